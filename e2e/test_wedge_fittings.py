@@ -203,3 +203,41 @@ def test_a_wedge_that_is_not_here_is_ordered_as_a_prediction(page: Page, applica
     expect(page.get_by_label("Reasons")).to_have_value(re.compile(r"should carry 1[01]\d yd, give or take"))
     expect(page.get_by_text(re.compile("A prediction: it was not hit in this setting")).first).to_be_visible()
     fitting.agreed("Vardholm Gannock 50")
+
+
+def test_a_set_is_ordered_by_its_seven(page: Page, application) -> None:
+    """“The new seven goes a club further, so the set does. From the five down; your fifty is then too far from the
+    pitching wedge, take the set's own. And hit the five first when they come.”"""
+    carries = {"5i": 164, "6i": 154, "7i": 144, "8i": 134, "9i": 123, "PW": 112, "50": 97, "54": 84}
+    fitting = Fitting(page, application, [("4H", 182, 190), *((name, yd, yd + 5) for name, yd in carries.items())])
+    fitting.shaft = next(each["id"] for each in fitting.ask("GET", "rack")["shafts"] if "iron" in each["fits"])
+    ask = {
+        "rule": "roll_out",
+        "clubs_to_place": 1,
+        "wish": "replace",
+        "ways": ["longer"],
+        "like_for": fitting.own("7i"),
+    }
+    fitting.of("PUT", "gap", ask)
+    seven = fitting.put_up("7")
+    fitting.typed(fitting.own("7i"), around(144))
+    fitting.typed(seven, around(151))
+    page.goto(f"{fitting.address}/sessions/{fitting.session}/handover")
+    page.get_by_role("radio", name=re.compile("^A 7 31°")).check()
+    page.get_by_role("checkbox", name="Order it with its set").click()
+    the_set = page.get_by_role("region", name="The set")
+    expect(the_set).to_contain_text(
+        "PW to 50° is 18 yd, asked is 10 to 15: the set’s Thirlbeck GW at 49° lies between."
+    )
+    expect(the_set).to_contain_text("Hit first at delivery: the 5i")
+    page.get_by_label("Model of the GW").select_option(label="Quillmere Thirlbeck GW")
+    expect(the_set).not_to_contain_text("asked is 10 to 15")
+    expect(the_set.get_by_role("row", name=re.compile("^5 "))).to_contain_text(re.compile("17[0-4]"))
+    page.get_by_label("Lie through the set, more").click()
+    expect(the_set).to_contain_text("1° more upright through the set starts the 5i")
+    expect(page.get_by_label("Reasons")).to_have_value(re.compile("5i to GW, told from A 7 31°, which carries 151 yd"))
+    fitting.agreed("7 31°")
+    expect(page.get_by_role("heading", name="The set as it is ordered")).to_be_visible()
+    page.get_by_role("link", name="Page for the customer").click()
+    expect(page.get_by_role("heading", name="Your new club: 7 31° with its set, 5i to GW")).to_be_visible()
+    expect(page.get_by_text("Leave these at home: 5i, 6i, 7i, 8i, 9i, PW.")).to_be_visible()

@@ -32,6 +32,21 @@ WEDGES: list[tuple[str, str, str, float, float, float, str, float, int]] = [
     ("Vardholm", "Gannock", "58 M", 58.0, 64.0, 35.0, "medium", 8.0, 304),
     ("Vardholm", "Gannock", "58 N", 58.0, 64.0, 35.0, "narrow", 5.0, 303),
 ]
+# label, loft, lie, length, bounce: a set of cast irons of one model, tip 0.37, 129 each
+IRONS: tuple[str, str, list[tuple[str, float, float, float, float]]] = (
+    "Quillmere",
+    "Thirlbeck",
+    [
+        ("4", 20.5, 61.0, 38.5, 2.0),
+        ("5", 23.5, 61.5, 38.0, 3.0),
+        ("6", 27.0, 62.0, 37.5, 4.0),
+        ("7", 31.0, 62.5, 37.0, 5.0),
+        ("8", 35.5, 63.0, 36.5, 6.0),
+        ("9", 40.0, 63.5, 36.0, 7.0),
+        ("PW", 44.5, 64.0, 35.75, 8.0),
+        ("GW", 49.0, 64.0, 35.5, 10.0),
+    ],
+)
 # The sleeve of the Ostrel 7W by its own table: name, loft, lie and face beside the stated head, degrees.
 SLEEVE = {"7W": [("LO", -1.5, -0.5, -1.0), ("L", -0.75, 0.0, -0.5), ("STD", 0.0, 0.0, 0.0), ("UP", 1.0, 0.75, 0.75)]}
 # name, flex, weight g, material, tip, fits
@@ -45,6 +60,7 @@ SHAFTS: list[tuple[str, str, int, str, float, list[str]]] = [
     ("Wexmoor 85", "R", 85, "graphite", 0.37, ["hybrid", "utility"]),
     ("Wexmoor 95", "S", 95, "steel", 0.37, ["utility"]),
     ("Wexmoor 110 W", "wedge", 110, "steel", 0.37, ["wedge"]),
+    ("Wexmoor 100 I", "R", 100, "steel", 0.37, ["iron"]),
 ]
 
 

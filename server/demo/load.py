@@ -43,6 +43,7 @@ from .data import (
     BAYS,
     CUSTOMERS,
     HEADS,
+    IRONS,
     SHAFTS,
     SHOP,
     SLEEVE,
@@ -113,6 +114,21 @@ def load_rack(shop: Shop) -> None:
                 {"name": name, "loft_deg": loft, "lie_deg": lie, "face_deg": face}
                 for name, loft, lie, face in SLEEVE.get(label, ())
             ],
+        )
+    maker, model, irons = IRONS
+    for label, loft, lie, inches, bounce in irons:
+        Head.objects.create(
+            shop=shop,
+            maker=maker,
+            model=model,
+            label=label,
+            head_type=HeadType.WEDGE if label.endswith("W") else HeadType.IRON,
+            loft_deg=loft,
+            lie_deg=lie,
+            length_m=inches * METRES_PER_INCH,
+            bounce_deg=bounce,
+            made=Made.CAST,
+            price=Decimal(129),
         )
     for maker, model, label, loft, lie, inches, sole, bounce, grams in WEDGES:
         Head.objects.create(

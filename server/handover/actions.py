@@ -18,13 +18,14 @@ from fitting.actions.plans import learn_heads
 from fitting.domain.agreed import keep_as_agreed
 from fitting.domain.session import JudgedSession, load
 from fitting.models import Build, FittingSession
+from hemicycle_core.answers.sets import HeadOfSet, SetAsked
 from hemicycle_core.errors import BadInput
 from hemicycle_core.said import NOTHING, Reader, Said, Units, in_words, plain, say
 from shop.audit import action
 from shop.models import Shop, User
 from shop.own_units import OwnUnits
 
-from .chosen import choice_of, side_of
+from .chosen import choice_of, leaving, side_of
 from .models import Outcome, Recommendation
 from .schemas import AgreeIn, LostBuild
 
@@ -74,7 +75,8 @@ def correct(actor: User, session_id: int, wanted: AgreeIn) -> Recommendation:
 
 def _edition(actor: User, judged: JudgedSession, wanted: AgreeIn) -> Recommendation:
     session = judged.rows.session
-    chosen = choice_of(judged, wanted.builds, wanted.dropped)
+    bought = _asked(wanted)
+    chosen = choice_of(judged, wanted.builds, wanted.dropped, bought)
     if not wanted.reasons.strip():
         raise BadInput(say("act-say-why-sentence-nobody"), field="reasons")
     reasons, reader = wanted.reasons.strip(), reader_of(actor)
@@ -98,8 +100,17 @@ def _edition(actor: User, judged: JudgedSession, wanted: AgreeIn) -> Recommendat
         picture=_plain({"choice": shown(final), "before": shown(side_of(judged))}),
     )
     row.builds.set(wanted.builds)
-    row.dropped.set(wanted.dropped)
+    row.dropped.set(leaving(judged, wanted.dropped, bought))
     return row
+
+
+def _asked(wanted: AgreeIn) -> SetAsked | None:
+    """The set that is ordered with one of the builds."""
+    given = wanted.set
+    if given is None:
+        return None
+    heads = tuple(HeadOfSet(each.head, each.bend_deg) for each in given.heads)
+    return SetAsked(given.build, heads, given.loft_deg, given.lie_deg)
 
 
 def as_left(text: str, proposed: Said, reader: Reader) -> Said:

@@ -7,12 +7,15 @@ from dataclasses import dataclass
 from decimal import Decimal
 from typing import Any
 
+from common.api import as_
+from fitting.actions.sessions import AgreedBag, OnOrder
 from fitting.api.schemas.bag import GapOut
 from fitting.api.schemas.plans import ClubLine
 from fitting.domain.session import JudgedSession
 from fitting.models import AgreedAnswers, FittingSession
 from hemicycle_core.answers.decided import exchange, lost_for, reasons_of
-from hemicycle_core.bag import Carried, coverage, rebagged
+from hemicycle_core.answers.sets import OrderedSet, SetAsked, SetClub, ordered, replaced
+from hemicycle_core.bag import Carried, HeadType, coverage, rebagged
 from hemicycle_core.decision.sentences import beside
 from hemicycle_core.errors import BadInput
 from hemicycle_core.facts import Club
@@ -27,20 +30,25 @@ from hemicycle_core.judge.recommended import (
     taken_all_the_same,
     why_it_lost,
 )
+from hemicycle_core.rack.eligible import same_setting
 from hemicycle_core.rack.specification import sheet
 from hemicycle_core.said import NOTHING, Said, as_said, joined, say
 
 from .predicted import A_PREDICTION, predicted_of
-from .schemas import BagSide, ChosenOut, LostBuild, SheetLine, SwapOut, Tested
+from .schemas import BagSide, ChosenOut, LostBuild, SetClubOut, SetOut, SheetLine, SwapOut, Tested
 
 Verdicts = Mapping[str, Verdict]
 
 
 def side_of(
-    judged: JudgedSession, added: Sequence[Club] = (), dropped: Collection[Club] = (), away: Club | None = None
+    judged: JudgedSession,
+    added: Sequence[Club] = (),
+    dropped: Collection[Club] = (),
+    away: Club | None = None,
+    bought: OrderedSet | None = None,
 ) -> BagSide:
     """The bag as it is, or with candidates in it and own clubs out of it. away: the club of a pair that is carried on
-    one course only, which takes no place of its own."""
+    one course only, which takes no place of its own; bought: a set that comes with one of the candidates."""
     bag, carried = judged.bag, judged.known.carried
     pairs = [(build, carried[build.key]) for build in judged.facts.in_favour if build.key in carried]
     stay = [(build, club) for build, club in pairs if build not in dropped]
@@ -52,16 +60,36 @@ def side_of(
     weighed = {int(each.key): each.club for each in there}
     known = {**weighed, **carried, **guesses}
     come = [(build, known[build.key]) for build in added if build.key in known]
-    builds = {club.name: build for build, club in (*stay, *come)}
+    rest = [] if bought is None else [each for each in bought.clubs if not each.hit]
+    if bought is not None:
+        come = [(build, bought.hit.club if build.key == bought.build.key else club) for build, club in come]
+    lines = {club.name: _line(build, club) for build, club in (*stay, *come)}
+    lines |= {each.club.name: _set_line(each) for each in rest}
     out = None if away is None else away.called
-    covered = coverage([club for _, club in (*stay, *come) if club.name != out], bag.rules)
-    swapped = [(build, club) for build, club in come if club.name == out]
-    ids = {name: build.key for name, build in builds.items()}
+    new = [club for _, club in come if club.name != out] + [each.club for each in rest]
+    covered = coverage([*(club for _, club in stay), *new], bag.rules)
+    swapped = [lines[club.name] for _, club in come if club.name == out]
     return BagSide(
-        clubs=[_line(builds[club.name], club) for club in covered.clubs] + [_line(*each) for each in swapped],
-        gaps=[GapOut.of(gap, ids) for gap in covered.gaps],
-        headline=rebagged(bag.today, covered, [c.name for _, c in come if c.name != out], [b.name for b in dropped]),
-        club_count=len(judged.facts.in_favour) - len(dropped) + len(added) - len(swapped),
+        clubs=[lines[club.name] for club in covered.clubs] + swapped,
+        gaps=[GapOut.of(gap, {name: line.id for name, line in lines.items()}) for gap in covered.gaps],
+        headline=rebagged(bag.today, covered, [club.name for club in new], [build.name for build in dropped]),
+        club_count=len(judged.facts.in_favour) - len(dropped) + len(added) - len(swapped) + len(rest),
+    )
+
+
+def _set_line(of_set: SetClub) -> ClubLine:
+    """A club of a set that nobody hit: it has no build, and goes by its head."""
+    club = of_set.club
+    return ClubLine(
+        id=-of_set.head.key,
+        letter="",
+        name=club.name,
+        head_type=club.head_type,
+        loft_deg=club.loft_deg,
+        carry_m=club.carry_m,
+        total_m=club.total_m,
+        new=True,
+        expected=True,
     )
 
 
@@ -133,27 +161,54 @@ def _prediction(verdict: Verdict) -> Said:
     return NOTHING if verdict.settled else say("prediction-not-settled")
 
 
-def choice_of(judged: JudgedSession, builds: Collection[int], dropped: Collection[int] = ()) -> ChosenOut:
-    """The recommendation of these builds, with these own clubs left out; none of either keeps what is there.
+def leaving(judged: JudgedSession, dropped: Collection[int], asked: SetAsked | None) -> set[int]:
+    """The own clubs that leave: those that were named, and those whose numbers a set has."""
+    gone = set() if asked is None else {club.key for club in replaced(judged.stand, asked)}
+    return {*dropped, *gone}
 
-    Raises BadInput for a build that was not hit enough and is made of none that was, and for a club that is not the
-    player's or is fixed.
+
+def _bought(
+    judged: JudgedSession, come: Sequence[Club], leave: Sequence[Club], asked: SetAsked | None
+) -> OrderedSet | None:
+    """The set that comes with one of the builds that come in."""
+    if asked is None:
+        return None
+    if asked.build not in {build.key for build in come}:
+        raise BadInput(say("set-not-chosen"), field="set")
+    carried, facts = judged.known.carried, judged.facts
+    rest = [build for build in (*facts.in_favour, *come) if build not in leave and build.key != asked.build]
+    return ordered(judged.stand, asked, [carried[build.key] for build in rest if build.key in carried])
+
+
+def choice_of(
+    judged: JudgedSession, builds: Collection[int], dropped: Collection[int] = (), asked: SetAsked | None = None
+) -> ChosenOut:
+    """The recommendation of these builds, with these own clubs left out; none of either keeps what is there. asked: a
+    set that is ordered with one of them.
+
+    Raises BadInput for a build that was not hit enough and is made of none that was, for a club that is not the
+    player's or is fixed, and for a set that cannot be had.
     """
     facts, verdicts = judged.facts, verdicts_of(judged)
     guessed = predicted_of(judged, verdicts)
     hit = [build for build in facts.candidates if build.letter in verdicts]
     come = [build for build in facts.candidates if build.key in builds and (build in hit or build.key in guessed)]
     verdicts = {**verdicts, **{each.verdict.letter: each.verdict for each in guessed.values()}}
-    leave = [build for build in facts.own if build.key in dropped]
+    named = [build for build in facts.own if build.key in dropped]
+    gone_too = leaving(judged, dropped, asked)
+    leave = [build for build in facts.own if build.key in gone_too]
     if len(come) != len(set(builds)):
         least = judged.thresholds.least_shots
         raise BadInput(say("handover-not-hit-enough", n=least), field="builds")
-    _check_dropped(leave, dropped)
+    _check_dropped(named, dropped)
+    bought = _bought(judged, come, leave, asked)
     decision = judged.decision
     wanted, gone, _ = suggestion(judged)
-    proposed = {each.key for each in come} == {*wanted} and {each.key for each in leave} == {*gone}
+    proposed = {each.key for each in come} == {*wanted} and {each.key for each in named} | gone_too == {
+        *gone
+    } | gone_too
     pair = _pair(judged.rows.session, come) or (_decided_pair(judged) if proposed else None)
-    after = side_of(judged, come, leave, pair.away if pair else None)
+    after = side_of(judged, come, leave, pair.away if pair else None, bought)
     swap = None if pair is None else SwapOut(pair.home.called, pair.away.called, pair.course)
     said = after.headline
     if swap:
@@ -165,22 +220,20 @@ def choice_of(judged: JudgedSession, builds: Collection[int], dropped: Collectio
             for each in verdicts.values()
         }
     clubs = [_tested(judged, build, verdicts[build.letter]) for build in come]
-    taken = [build for build in come if build.taken]
     prices = [Decimal(build.price_words) for build in come if build.price_words is not None]
+    if bought is not None and bought.price is not None:
+        prices.append(Decimal(str(bought.price)))
     out = [build.name for build in leave]
     passed = [build for build in hit if build not in come]
     return ChosenOut(
-        name=recommendation_name([build.name for build in come], out),
+        name=recommendation_name([build.name for build in come], out, _span(bought)),
         clubs=clubs,
         dropped=out,
         reasons=recommendation_reasons(
-            [
-                (build.letter, reasons_of(build) if build in taken else each.why)
-                for build, each in zip(come, clubs, strict=True)
-            ],
+            [(build.letter, _why_in(build, each, bought)) for build, each in zip(come, clubs, strict=True)],
             out,
             said,
-            _decided(judged, come, wanted, proposed=proposed),
+            _decided(judged, come, wanted, proposed=proposed) if bought is None or decision.choice.letters else NOTHING,
             proposed=proposed,
         ),
         lost=[
@@ -191,6 +244,53 @@ def choice_of(judged: JudgedSession, builds: Collection[int], dropped: Collectio
         over=max(0, after.club_count - facts.brief.most_clubs),
         price=str(sum(prices, Decimal(0))) if prices else None,
         swap=swap,
+        set=None if asked is None or bought is None else _set_out(asked, bought),
+    )
+
+
+def _why_in(build: Club, tested: Tested, bought: OrderedSet | None) -> Said:
+    """Why a build comes in: as it was taken in, with the set that is told from it, or by its verdict."""
+    if bought is not None and build.key == bought.build.key:
+        return joined([bought.sentence, bought.first])
+    return reasons_of(build) if build.taken else tested.why
+
+
+def _span(bought: OrderedSet | None) -> tuple[str, str] | None:
+    """The longest and the shortest club of a set."""
+    return None if bought is None else (bought.clubs[0].club.name, bought.clubs[-1].club.name)
+
+
+def _set_out(asked: SetAsked, bought: OrderedSet) -> SetOut:
+    own = {each.head: each.bend_deg for each in asked.heads}
+    return SetOut(
+        build=bought.build.key,
+        letter=bought.build.letter,
+        loft_deg=asked.loft_deg,
+        lie_deg=asked.lie_deg,
+        clubs=[
+            SetClubOut(
+                head=each.head.key,
+                number=each.number,
+                name=each.club.name,
+                model=each.head.set_of,
+                head_type=each.head.rack.head_type,
+                hit=each.hit,
+                loft_deg=each.made.loft_deg or each.head.loft_deg,
+                lie_deg=each.made.lie_deg,
+                bounce_deg=each.made.bounce_deg,
+                length_m=each.head.length_m,
+                own_bend_deg=own[each.head.key],
+                carry_m=each.club.carry_m,
+                total_m=each.club.total_m,
+                doubt_m=each.doubt_m,
+                step_m=each.step_m,
+                as_made=each.as_made,
+            )
+            for each in bought.clubs
+        ],
+        first=bought.first,
+        remarks=bought.remarks,
+        replaces=[club.key for club in bought.replaces],
     )
 
 
@@ -262,10 +362,36 @@ def suggestion(judged: JudgedSession) -> tuple[list[int], list[int], Said]:
     return [build.key for build in come], [build.key for build in leave], decision.choice.sentence
 
 
-def agreed_bag(session: FittingSession) -> tuple[set[int], set[int]] | None:
-    """The builds that came in and the own clubs that left, by the last edition; None where nothing was agreed."""
+def agreed_bag(session: FittingSession) -> AgreedBag | None:
+    """The builds that came in, the own clubs that left and the set that was ordered, by the last edition; None where
+    nothing was agreed."""
     last = session.recommendations.first()
     if last is None:
         return None
     come, leave = (set(rows.values_list("pk", flat=True)) for rows in (last.builds, last.dropped))
-    return come, leave
+    bought = as_(ChosenOut, last.picture["choice"]).set
+    if bought is None:
+        return AgreedBag(come, leave)
+    # The iron that was hit comes as it was hit, unless it was ordered bent otherwise.
+    hit = session.builds.filter(pk=bought.build).first()
+    as_hit = hit is not None and any(
+        each.hit and same_setting(each.loft_deg, hit.set_loft_deg) for each in bought.clubs
+    )
+    rest = [each for each in bought.clubs if not (each.hit and as_hit)]
+    return AgreedBag(come if as_hit else come - {bought.build}, leave, [_on_order(each) for each in rest])
+
+
+def _on_order(each: SetClubOut) -> OnOrder:
+    return OnOrder(
+        head=each.head,
+        name=each.name,
+        head_type=each.head_type,
+        of_set=each.head_type == HeadType.WEDGE or None,
+        set_loft_deg=each.loft_deg,
+        lie_deg=each.lie_deg,
+        bounce_deg=each.bounce_deg,
+        length_m=each.length_m,
+        typed_carry_m=each.carry_m,
+        typed_total_m=each.total_m,
+        typed_doubt_m=each.doubt_m,
+    )

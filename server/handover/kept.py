@@ -246,6 +246,8 @@ WORDS: dict[str, Words] = {
     "LostBuild": Words("name why", "letter"),
     "BagSide": Words("headline"),
     "SwapOut": Words("home away course"),
+    "SetOut": Words("first remarks", "letter"),
+    "SetClubOut": Words("", "name number", "model"),
 }
 # What else of an answer is no word and yet the person's.
 ALSO = {("BriefOut", "pain"): False, ("SessionOut", "imports"): []}

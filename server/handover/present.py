@@ -13,14 +13,16 @@ from fitting.domain.session import JudgedSession
 from fitting.models import AgreedAnswers, BagPlan, FittingSession
 from hemicycle_core.answers.claims import claims_of
 from hemicycle_core.answers.decided import exchange
+from hemicycle_core.answers.sets import number_on, offers
 from hemicycle_core.bag import BagEnd
 from hemicycle_core.bag.gaps import RULE_WORDS
 from hemicycle_core.followup import CHECK_AFTER_MONTHS
+from hemicycle_core.rack.stock import MOST_BEND_DEG
 from hemicycle_core.said import NOTHING, say
 
 from .chosen import choice_of, side_of, suggestion, tested_of, verdicts_of
 from .models import Outcome, Recommendation
-from .schemas import AgreedOut, BagSide, ChosenOut, HandoverOut, PlanLine
+from .schemas import AgreedOut, BagSide, ChosenOut, HandoverOut, PlanLine, SetHeadOut, SetOfferOut
 
 CAUTIONS = [
     say("act-fourteen-clubs-most-play"),
@@ -72,6 +74,37 @@ def _claims(judged: JudgedSession) -> list[ClaimOut]:
     return [as_(ClaimOut, each) for each in kept.answers.get("bench", {}).get("claims", [])]
 
 
+def _sets(judged: JudgedSession) -> list[SetOfferOut]:
+    """The sets that can be ordered with an iron that may be recommended."""
+    told, made = verdicts_of(judged), []
+    for offer in offers(judged.stand):
+        if offer.build.letter not in told or offer.build.head is None:
+            continue
+        heads = [head for heads in offer.models for head in heads]
+        made.append(
+            SetOfferOut(
+                build=offer.build.key,
+                head=offer.build.head.key,
+                heads=[
+                    SetHeadOut(
+                        each.key,
+                        number_on(each),
+                        each.label,
+                        each.set_of,
+                        each.loft_deg,
+                        each.length_m,
+                        MOST_BEND_DEG[each.made],
+                    )
+                    for each in heads
+                ],
+                usual=offer.usual,
+                loft_deg=offer.build.made.bent_deg,
+                lie_deg=offer.build.made.lie_bent_deg,
+            )
+        )
+    return made
+
+
 def present_handover(judged: JudgedSession) -> HandoverOut:
     session: FittingSession = judged.rows.session
     agreed = session.recommendations.select_related("agreed_by", "runner_up")
@@ -101,4 +134,5 @@ def present_handover(judged: JudgedSession) -> HandoverOut:
         claims=_claims(judged),
         cautions=CAUTIONS,
         next_check=next_check(session.held_on),
+        sets=_sets(judged),
     )

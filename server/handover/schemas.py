@@ -8,6 +8,7 @@ from datetime import date, datetime
 from fitting.api.schemas.bag import GapOut
 from fitting.api.schemas.plans import ClubLine
 from fitting.api.schemas.wedges import ClaimOut
+from fitting.api.schemas.words import HeadType
 from hemicycle_core.said import Said
 from shop.own_units import OwnUnits
 
@@ -68,6 +69,89 @@ class SwapOut:
 
 
 @dataclass
+class SetHeadOut:
+    """A head of the rack that a set may hold. number: what its sole says of it; most_bend_deg: either way, by how it is
+    made."""
+
+    id: int
+    number: str
+    label: str
+    model: str
+    loft_deg: float
+    length_m: float
+    most_bend_deg: float
+
+
+@dataclass
+class SetOfferOut:
+    """What can be ordered with an iron that was hit. heads: its own model first; usual: those that the player owns
+    now, by number; loft_deg, lie_deg: how it was bent when it was hit."""
+
+    build: int
+    head: int
+    heads: list[SetHeadOut]
+    usual: list[int]
+    loft_deg: float
+    lie_deg: float
+
+
+@dataclass
+class SetClubOut:
+    """A club of a set that is ordered: degrees and metres, as it is made after its bends; own_bend_deg: what it alone
+    is bent, the rest goes through the set; doubt_m: half of the 90% interval of its carry; step_m: to the next shorter
+    one; as_made: it does not bear the bend of the rest; price: the shop's, empty of the one that was hit."""
+
+    head: int
+    number: str
+    name: str
+    model: str
+    head_type: HeadType
+    hit: bool
+    loft_deg: float
+    lie_deg: float | None
+    bounce_deg: float | None
+    length_m: float
+    own_bend_deg: float
+    carry_m: float
+    total_m: float
+    doubt_m: float
+    step_m: float | None
+    as_made: bool
+
+
+@dataclass
+class SetOut:
+    """A set ordered as one thing. build: the iron of it that was hit; loft_deg, lie_deg: bent through the set; first:
+    what to hit first at delivery; replaces: the player's own of the same numbers, which leave."""
+
+    build: int
+    letter: str
+    loft_deg: float
+    lie_deg: float
+    clubs: list[SetClubOut]
+    first: Said
+    remarks: list[Said]
+    replaces: list[int]
+
+
+@dataclass
+class SetHeadIn:
+    head: int
+    bend_deg: float = 0.0
+
+
+@dataclass
+class SetIn:
+    """A set as it is asked for: heads of the rack, that of the iron that was hit among them; degrees weaker and more
+    upright through the set."""
+
+    build: int
+    heads: list[SetHeadIn]
+    loft_deg: float = 0.0
+    lie_deg: float = 0.0
+
+
+@dataclass
 class ChosenOut:
     """What could be recommended: the builds that come in, none to keep what is there; the names of the player's clubs
     that leave; why, and why the others lost; the bag it makes, how many clubs that is too many, and what it costs.
@@ -82,6 +166,7 @@ class ChosenOut:
     over: int
     price: str | None
     swap: SwapOut | None = None
+    set: SetOut | None = None
 
 
 @dataclass
@@ -132,6 +217,7 @@ class HandoverOut:
     claims: list[ClaimOut]
     cautions: list[Said]
     next_check: date
+    sets: list[SetOfferOut] = field(default_factory=list)
 
 
 @dataclass
@@ -146,6 +232,7 @@ class AgreeIn:
     dropped: list[int] = field(default_factory=list)
     next_check: date | None = None
     correction: str = ""
+    set: SetIn | None = None
 
 
 @dataclass

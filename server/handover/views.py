@@ -11,6 +11,7 @@ from django.utils import timezone
 from drf_spectacular.types import OpenApiTypes
 from drf_spectacular.utils import OpenApiParameter, extend_schema
 from fitting.api.answers import judged, session_of
+from hemicycle_core.answers.sets import HeadOfSet, SetAsked
 from hemicycle_core.errors import BadInput
 from hemicycle_core.followup import DUE_WITHIN_DAYS
 from hemicycle_core.said import say
@@ -52,11 +53,37 @@ def _ids(request: Request, name: str) -> list[int]:
         raise BadInput(say("act-name-each-club-number"), field=name) from error
 
 
+def _set(request: Request) -> SetAsked | None:
+    """The set that is asked for; None of none."""
+    if not (build := _ids(request, "set_of")):
+        return None
+    heads, bends = _ids(request, "set_heads"), _degrees(request, "set_bends")
+    if bends and len(bends) != len(heads):
+        raise BadInput(say("act-name-each-club-number"), field="set_bends")
+    there = tuple(HeadOfSet(*each) for each in zip(heads, bends or [0.0] * len(heads), strict=True))
+    through = {name: (_degrees(request, f"set_{name}") or [0.0])[0] for name in ("loft", "lie")}
+    return SetAsked(build[0], there, through["loft"], through["lie"])
+
+
+def _degrees(request: Request, name: str) -> list[float]:
+    try:
+        return [float(value) for value in request.query_params.getlist(name)]
+    except ValueError as error:
+        raise BadInput(say("act-set-degrees"), field=name) from error
+
+
 class DraftView(APIView):
     @extend_schema(
         parameters=[
             OpenApiParameter("builds", OpenApiTypes.INT, many=True, description="Candidates that come in."),
             OpenApiParameter("dropped", OpenApiTypes.INT, many=True, description="Own clubs that leave."),
+            OpenApiParameter("set_of", OpenApiTypes.INT, description="Of a set, the iron that was hit."),
+            OpenApiParameter("set_heads", OpenApiTypes.INT, many=True, description="Its heads, of the rack."),
+            OpenApiParameter(
+                "set_bends", OpenApiTypes.FLOAT, many=True, description="What each alone is bent, degrees."
+            ),
+            OpenApiParameter("set_loft", OpenApiTypes.FLOAT, description="Weaker through the set, degrees."),
+            OpenApiParameter("set_lie", OpenApiTypes.FLOAT, description="More upright through the set, degrees."),
         ],
         responses=serializer_of(ChosenOut),
         operation_id="handover_draft",
@@ -65,7 +92,7 @@ class DraftView(APIView):
     def get(self, request: Request, session_id: int) -> Response:
         """What a choice would make of the bag; without parameters, keeping what is there."""
         session = judged(session_of(request, session_id))
-        return Response(shown(choice_of(session, _ids(request, "builds"), _ids(request, "dropped"))))
+        return Response(shown(choice_of(session, _ids(request, "builds"), _ids(request, "dropped"), _set(request))))
 
 
 class ChecksDueView(APIView):

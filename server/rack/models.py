@@ -113,6 +113,8 @@ class Head(ScopedModel):
             maker=self.maker,
             called=self.called,
             in_full=self.in_full,
+            model=self.model,
+            label=self.label,
             length_m=self.length_m,
             lie_deg=self.lie_deg,
             bounce_deg=self.bounce_deg,

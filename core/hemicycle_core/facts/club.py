@@ -22,6 +22,8 @@ from ..said import NOTHING, Said
 from ..shots import Shot
 from ..wedges import Complaint, Finish, kept_for
 
+OWN_SET = "own"  # irons of the player's own without a model are of one
+
 
 @dataclass(frozen=True)
 class DoneWork:
@@ -46,6 +48,8 @@ class HeadKnown:
     maker: str
     called: str
     in_full: str
+    model: str
+    label: str
     length_m: float
     lie_deg: float | None
     bounce_deg: float | None
@@ -55,6 +59,11 @@ class HeadKnown:
     @property
     def loft_deg(self) -> float:
         return self.rack.loft_deg
+
+    @property
+    def set_of(self) -> str:
+        """The model whose heads are made alike; empty of a head without one."""
+        return f"{self.maker} {self.model}".strip()
 
 
 @dataclass(frozen=True)
@@ -202,7 +211,8 @@ class Club:
             return None
         # A wedge of the set is the next iron of it; a specialist one of its loft is another head.
         kind = HeadType.IRON if self.is_of_set else self.head_type
-        return LoftedHead(self.head_key, kind, self.loft_deg, self.length_in_a_set_m)
+        alike = self.head.set_of if self.head else OWN_SET if kind is HeadType.IRON and self.is_own else ""
+        return LoftedHead(self.head_key, kind, self.loft_deg, self.length_in_a_set_m, alike)
 
     @property
     def turned_deg(self) -> float:

@@ -40,8 +40,11 @@ def taken_all_the_same(verdict: Verdict) -> Verdict:
     return replace(verdict, headline=say("verdict-taken-all-the-same"))
 
 
-def recommendation_name(come: Sequence[str], leave: Sequence[str]) -> Said:
-    """What is recommended, by the names of the clubs that come in and those that leave."""
+def recommendation_name(come: Sequence[str], leave: Sequence[str], of_set: tuple[str, str] | None = None) -> Said:
+    """What is recommended, by the names of the clubs that come in and those that leave. of_set: the longest and the
+    shortest of a set that comes with them."""
+    if of_set is not None:
+        return say("recommend-with-its-set", clubs=with_and(come), longest=of_set[0], shortest=of_set[1])
     if come:
         return with_and(come)
     return say("recommend-leaving-out", clubs=with_and_the(leave)) if leave else say("keep-what-is-there")

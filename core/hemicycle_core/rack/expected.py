@@ -31,7 +31,7 @@ QUANTITIES = ("log_ball_speed", "launch_deg", "log_spin")
 # Irons of touring players over `lofts.CURVE_LOFT`, published averages; over 46 degrees by `impact`.
 CURVE = np.array([
     # of smash: club speed comes in by length
-    np.log([1.49, 1.45, 1.43, 1.41, 1.38, 1.33, 1.32, 1.28, 1.23, 1.17, 1.10, 1.01, 0.92]),
+    np.log([1.49, 1.45, 1.43, 1.41, 1.38, 1.345, 1.315, 1.275, 1.23, 1.17, 1.10, 1.01, 0.92]),
     [9.0, 10.4, 11.0, 12.1, 14.1, 16.3, 18.1, 20.4, 24.2, 26.8, 29.4, 32.5, 36.0],
     np.log([3800, 4630, 4836, 5361, 6231, 7097, 7998, 8647, 9304, 9700, 9900, 9650, 9200]),
 ])  # fmt: skip
@@ -48,12 +48,17 @@ SCALES = (
     Scales(level=4.0, slope=0.10, smooth=0.7, own=0.6, kind=0.9),
     Scales(level=0.5, slope=0.010, smooth=0.06, own=0.05, kind=0.07),
 )
+# How far one model of irons departs from what is usual of its lofts and lengths, all its heads alike: by judgement. An
+# iron of a set that was hit tells of the others by this; the player's own irons tell how the carries step.
+SET_SCALES = tuple(replace(each, model=sd) for each, sd in zip(SCALES, (0.025, 1.2, 0.08), strict=True))
+SET_CARRY_SCALES = replace(CARRY_SCALES, model=0.04)
 SHOT_SD = np.array([0.018, 1.0, 0.09])
 MIDDLE_LENGTH_M = 0.97
 # A player seen with a head says this much of it beside the head's own part: types of heads differ from player to
 # player by about as much again.
 RECORD_NOISE = 2.0
 LEAST_CLUBS = 2
+CHECK_SHOTS, CHECK_SD = 5, 0.01  # with a club that is checked at delivery, and what its mean carry is known to then
 
 
 @dataclass(frozen=True)
@@ -123,6 +128,7 @@ class Expectation:
     anchored: Anchor = field(default_factory=Anchor)
     turf: Firmness = Firmness.MEDIUM
     kinds: tuple[HeadType, ...] = ()
+    as_a_set: bool = False
 
     @property
     def read(self) -> tuple[Owned, ...]:
@@ -148,7 +154,7 @@ class Expectation:
         everyone = [*(club.head for club in there), *heads]
         counts = np.array([max(club.n, 1) for club in there])
         means, variances = [], []
-        for i, scales in enumerate(SCALES):
+        for i, scales in enumerate(SET_SCALES if self.as_a_set else SCALES):
             usual = np.array([_prior(head, i) for head in everyone])
             seen = np.array([club.means[i] for club in there if club.means is not None])
             mean, variance = read_along(everyone, usual, scales, seen, SHOT_SD[i] ** 2 / counts)
@@ -169,6 +175,46 @@ class Expectation:
         if not heads or not self.known:
             return []
         return self._flown(heads) if self.by_flight else self._by_carry(heads)
+
+    def of_set(self, hit: LoftedHead, heads: Sequence[LoftedHead]) -> list[Expected]:
+        """What the heads of a set should do, one of which was hit: heads of one model depart from what is usual alike,
+        so that the one that was hit says most of them, and the player's other clubs how they step. Empty where the one
+        that was hit tells nothing."""
+        read = replace(self, as_a_set=True)
+        told = next((club for club in read.read if club.head == hit), None)
+        if told is None:
+            return []
+        made = read._of_set([hit, *heads])
+        # Beside the one that was hit, which carries as it was seen to.
+        share = told.carry_m / made[0].carry_m
+        return [replace(each, carry_m=each.carry_m * share) for each in made[1:]]
+
+    def _of_set(self, heads: Sequence[LoftedHead]) -> list[Expected]:
+        """By flight, where it was read; the carries by all carries where those tell more, as of irons that were
+        typed."""
+        by_carry = self._by_carry(heads)
+        if not self.flown:
+            return by_carry
+        flown = self._flown(heads)
+        if sum(each.carry_sd_m for each in flown) <= sum(each.carry_sd_m for each in by_carry):
+            return flown
+        return [
+            replace(each, carry_m=other.carry_m, carry_sd_m=other.carry_sd_m)
+            for each, other in zip(flown, by_carry, strict=True)
+        ]
+
+    def to_hit_first(self, heads: Sequence[LoftedHead], most: int) -> list[int]:
+        """Which heads of a set tell most of the others when they come: places in `heads`, the first one first. Each is
+        the one that is least sure once the one before was hit."""
+        read, found = replace(self, as_a_set=True), list[int]()
+        for _ in range(min(most, len(heads))):
+            made = read._of_set(heads)
+            at = max((n for n in range(len(heads)) if n not in found), key=lambda n: made[n].carry_sd_m)
+            means = read.launches([heads[at]])[0][0] if read.flown else None
+            carry_m = made[at].carry_m
+            seen = Owned(heads[at], carry_m, CHECK_SD * carry_m, means, CHECK_SHOTS)
+            read, found = replace(read, clubs=(*read.clubs, seen)), [*found, at]
+        return found
 
     def middles(self, heads: Sequence[LoftedHead]) -> tuple[Floats, Floats, Floats]:
         """Carry, landing angle and roll-out (n,) of the expected launches alone, without how sure they are."""
@@ -227,7 +273,8 @@ class Expectation:
         usual = np.array([usual_log_carry(head) for head in everyone])
         seen = np.log([club.carry_m for club in there])
         noise = np.array([(club.carry_sd_m / club.carry_m) ** 2 for club in there])
-        mean, variance = read_along(everyone, usual, CARRY_SCALES, seen, noise)
+        scales = SET_CARRY_SCALES if self.as_a_set else CARRY_SCALES
+        mean, variance = read_along(everyone, usual, scales, seen, noise)
         ours = slice(len(there), None)
         return [
             Expected(each, float(np.exp(m)), float(np.exp(m) * np.sqrt(v)))

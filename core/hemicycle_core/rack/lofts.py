@@ -31,23 +31,26 @@ TYPE_CARRY = {HeadType.FAIRWAY: 0.03, HeadType.HYBRID: 0.015, HeadType.WEDGE: -0
 
 @dataclass(frozen=True)
 class LoftedHead:
-    """A head in one setting: a key of its own, degrees, metres."""
+    """A head in one setting: a key of its own, degrees, metres. model: whose heads are made alike, empty for none."""
 
     key: str
     head_type: HeadType
     loft_deg: float
     length_m: float
+    model: str = ""
 
 
 @dataclass(frozen=True)
 class Scales:
-    """One standard deviation of each part of a reading, in its unit; the slope's for a degree of loft."""
+    """One standard deviation of each part of a reading, in its unit; the slope's for a degree of loft. model: of what
+    the heads of one model have in common, where a set is read as one thing."""
 
     level: float
     slope: float
     smooth: float
     own: float
     kind: float
+    model: float = 0.0
 
 
 # Of the log of carry. Wide level and slope: the shots decide.
@@ -74,6 +77,7 @@ def common(heads: Sequence[LoftedHead], scales: Scales) -> Floats:
     loft = np.array([head.loft_deg for head in heads])
     kinds = np.array([head.head_type.value for head in heads])
     keys = np.array([head.key for head in heads])
+    models = np.array([head.model for head in heads])
     off, apart = loft - MIDDLE_LOFT, loft[:, None] - loft[None]
     alike = (kinds[:, None] == kinds[None]) & (kinds != HeadType.IRON.value)[:, None]
     table: Floats = (
@@ -82,6 +86,7 @@ def common(heads: Sequence[LoftedHead], scales: Scales) -> Floats:
         + scales.smooth**2 * np.exp(-(apart**2) / (2 * SMOOTH_DEG**2))
         + scales.kind**2 * alike
         + scales.own**2 * (keys[:, None] == keys[None])
+        + scales.model**2 * ((models[:, None] == models[None]) & (models != "")[:, None])
     )
     return table
 

@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Collection, Mapping
-from dataclasses import asdict
+from collections.abc import Callable, Collection, Mapping, Sequence
+from dataclasses import asdict, dataclass
 from datetime import date
 from typing import Any
 
@@ -27,6 +27,7 @@ from hemicycle_core.said import say
 from hemicycle_core.samples.day import DayKind, speed_of
 from hemicycle_core.shots import Intent
 from hemicycle_core.units import ninety, shown
+from rack.models import Head
 from shop.audit import action
 from shop.models import Bay, User
 
@@ -79,9 +80,34 @@ def open_session(actor: User, *, customer_id: int, bay_id: int, held_on: date | 
     return session
 
 
-# What was agreed of a session, as the handover knows, which stands on this app and says so when it starts: the ids of
-# the builds that came in and of the own clubs that left; None of a session that was not agreed.
-AgreedBag = tuple[Collection[int], Collection[int]]
+@dataclass(frozen=True)
+class OnOrder:
+    """A club that was ordered and not hit, as its row is: head by its number, figures as they were predicted."""
+
+    head: int
+    name: str
+    head_type: str
+    of_set: bool | None
+    set_loft_deg: float
+    lie_deg: float | None
+    bounce_deg: float | None
+    length_m: float
+    typed_carry_m: float
+    typed_total_m: float
+    typed_doubt_m: float
+
+
+@dataclass(frozen=True)
+class AgreedBag:
+    """What was agreed of a session: the ids of the builds that came in and of the own clubs that left, and what was
+    ordered beside."""
+
+    come: Collection[int] = ()
+    leave: Collection[int] = ()
+    ordered: Sequence[OnOrder] = ()
+
+
+# The handover knows, which stands on this app and says so when it starts; None of a session that was not agreed.
 _agreed: list[Callable[[FittingSession], AgreedBag | None]] = []
 
 
@@ -93,10 +119,10 @@ def _carry_over(last: FittingSession, session: FittingSession) -> None:
     """The bag after the last visit becomes the bag of this one: own clubs but those that left, and what came in, each
     with its measured carry, roll and flight, and when and in which air that was."""
     judged = load(last)
-    come, leave = (_agreed[0](last) if _agreed else None) or ((), ())
+    agreed = (_agreed[0](last) if _agreed else None) or AgreedBag()
     rows = {build.pk: build for build in judged.rows.builds}
-    stay = [rows[club.key] for club in judged.facts.own if club.key not in leave]
-    new = [rows[club.key] for club in judged.facts.candidates if club.key in come]
+    stay = [rows[club.key] for club in judged.facts.own if club.key not in agreed.leave]
+    new = [rows[club.key] for club in judged.facts.candidates if club.key in agreed.come]
     names: set[str] = set()
     for build in (*stay, *new):
         fields = {name: getattr(build, name) for name in OWN_FIELDS} | _measured(judged, build)
@@ -104,6 +130,21 @@ def _carry_over(last: FittingSession, session: FittingSession) -> None:
         names.add(str(fields["name"]))
         Build.objects.create(
             shop_id=session.shop_id, session=session, head=build.head, shaft=build.shaft, **{**fields, "letter": ""}
+        )
+    on = last.held_on
+    for each in agreed.ordered:
+        told = asdict(each)
+        head = Head.objects.of(session.shop_id).get(pk=told.pop("head"))
+        told["name"] = each.name if each.name not in names else f"{each.name} new"
+        names.add(str(told["name"]))
+        Build.objects.create(
+            shop_id=session.shop_id,
+            session=session,
+            head=head,
+            on_order=True,
+            stated_loft_deg=head.loft_deg,
+            known_from=f"predicted {on.day} {on:%b %Y}, not hit",
+            **told,
         )
 
 

@@ -1980,6 +1980,7 @@ export interface components {
             /** Format: date */
             next_check?: string | null;
             correction?: string;
+            set?: components["schemas"]["SetInRequest"] | null;
         };
         AgreedOut: {
             edition: number;
@@ -2578,6 +2579,7 @@ export interface components {
             over: number;
             price: string | null;
             swap: components["schemas"]["SwapOut"] | null;
+            set: components["schemas"]["SetOut"] | null;
         };
         /** @enum {string} */
         Claim: "true" | "not_so" | "open";
@@ -2998,6 +3000,7 @@ export interface components {
             cautions: components["schemas"]["Sentence"][];
             /** Format: date */
             next_check: string;
+            sets: components["schemas"]["SetOfferOut"][];
         };
         HeadHistory: {
             players: number;
@@ -3924,6 +3927,80 @@ export interface components {
             least_shots: number;
             steady: components["schemas"]["Sentence"];
             tired: boolean;
+        };
+        SetClubOut: {
+            head: number;
+            number: string;
+            name: string;
+            model: string;
+            head_type: components["schemas"]["HeadType"];
+            hit: boolean;
+            /** Format: double */
+            loft_deg: number;
+            /** Format: double */
+            lie_deg: number | null;
+            /** Format: double */
+            bounce_deg: number | null;
+            /** Format: double */
+            length_m: number;
+            /** Format: double */
+            own_bend_deg: number;
+            /** Format: double */
+            carry_m: number;
+            /** Format: double */
+            total_m: number;
+            /** Format: double */
+            doubt_m: number;
+            /** Format: double */
+            step_m: number | null;
+            as_made: boolean;
+        };
+        SetHeadInRequest: {
+            head: number;
+            /** Format: double */
+            bend_deg?: number;
+        };
+        SetHeadOut: {
+            id: number;
+            number: string;
+            label: string;
+            model: string;
+            /** Format: double */
+            loft_deg: number;
+            /** Format: double */
+            length_m: number;
+            /** Format: double */
+            most_bend_deg: number;
+        };
+        SetInRequest: {
+            build: number;
+            heads: components["schemas"]["SetHeadInRequest"][];
+            /** Format: double */
+            loft_deg?: number;
+            /** Format: double */
+            lie_deg?: number;
+        };
+        SetOfferOut: {
+            build: number;
+            head: number;
+            heads: components["schemas"]["SetHeadOut"][];
+            usual: number[];
+            /** Format: double */
+            loft_deg: number;
+            /** Format: double */
+            lie_deg: number;
+        };
+        SetOut: {
+            build: number;
+            letter: string;
+            /** Format: double */
+            loft_deg: number;
+            /** Format: double */
+            lie_deg: number;
+            clubs: components["schemas"]["SetClubOut"][];
+            first: components["schemas"]["Sentence"];
+            remarks: components["schemas"]["Sentence"][];
+            replaces: number[];
         };
         Setting: {
             key: string;
@@ -6559,6 +6636,16 @@ export interface operations {
                 builds?: number[];
                 /** @description Own clubs that leave. */
                 dropped?: number[];
+                /** @description What each alone is bent, degrees. */
+                set_bends?: number[];
+                /** @description Its heads, of the rack. */
+                set_heads?: number[];
+                /** @description More upright through the set, degrees. */
+                set_lie?: number;
+                /** @description Weaker through the set, degrees. */
+                set_loft?: number;
+                /** @description Of a set, the iron that was hit. */
+                set_of?: number;
             };
             header?: never;
             path: {

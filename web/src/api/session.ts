@@ -158,7 +158,28 @@ export const useHandover = (session: Known) =>
 export interface Picks {
 	builds: number[];
 	dropped: number[];
+	set?: SetAsked | null;
 }
+
+/** A set that is ordered with the iron that was hit: heads of the rack, degrees weaker and more upright. */
+export interface SetAsked {
+	build: number;
+	heads: { head: number; bend_deg: number }[];
+	loft_deg: number;
+	lie_deg: number;
+}
+
+const inQuery = ({ builds, dropped, set }: Picks) => ({
+	builds,
+	dropped,
+	...(set && {
+		set_of: set.build,
+		set_heads: set.heads.map((each) => each.head),
+		set_bends: set.heads.map((each) => each.bend_deg),
+		set_loft: set.loft_deg,
+		set_lie: set.lie_deg,
+	}),
+});
 
 /** What a choice would make of the bag. */
 export const useDraft = (session: Session, picks: Picks, wanted: boolean) =>
@@ -168,7 +189,7 @@ export const useDraft = (session: Session, picks: Picks, wanted: boolean) =>
 		() =>
 			got(
 				client.GET("/api/sessions/{session_id}/handover/draft", {
-					params: { path: { session_id: session.id }, query: picks },
+					params: { path: { session_id: session.id }, query: inQuery(picks) },
 				}),
 			),
 		wanted,

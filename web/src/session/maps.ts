@@ -250,10 +250,12 @@ export function afterOf(session: Session, plan: BagPlan): MapAfter {
 export function sideProps(side: BagSide, title: string, rule: string): CarryMapProps {
 	const name = (id: number) => side.clubs.find((club) => club.id === id)?.name ?? "";
 	const fresh = side.clubs.filter((club) => club.new);
-	// One by its name, several by their letters: the line is short.
-	const come = fresh
+	// One by its name, several by their letters: the line is short. Clubs of a set have none.
+	const lettered = fresh.filter((club) => club.letter);
+	const named = lettered
 		.map((club) => (fresh.length > 1 ? club.letter : `${club.letter} ${club.name}`))
 		.join(" and ");
+	const come = lettered.length < fresh.length ? t("session-with-its-set", { come: named }) : named;
 	const near = side.gaps.filter((gap) => gap.open_m > 0);
 	const widest = near.reduce((most, gap) => (gap.open_m > most ? gap.open_m : most), 0 as Metres);
 	return {

@@ -55,10 +55,12 @@ export function choice(clubs: Tested[], dropped: string[] = [], over = 0): Choic
 		over,
 		price: clubs.length ? (279 * clubs.length).toFixed(2) : null,
 		swap: null,
+		set: null,
 	};
 }
 
 export const handover: Handover = {
+	sets: [],
 	session: 7,
 	revision: 40,
 	customer: "Ada Field",

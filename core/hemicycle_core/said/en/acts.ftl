@@ -141,6 +141,7 @@ act-prediction-was-not-hit = A prediction: it was not hit in this setting. Hit i
 act-fourteen-clubs-most-play = Fourteen clubs at most in play; heads and grooves must conform; a setting may not be changed during a round.
 act-after-any-change-setting = After any change of setting: check that the head is tight and the sleeve screw at the maker’s torque.
 act-makers-instructions-local-rules = The makers’ instructions, local rules and licensed professionals come first. This is not medical or legal advice.
+act-set-degrees = Give each bend of a set in degrees.
 act-name-each-club-number = Name each club by its number.
 act-key-lasts-days = A key lasts 1 to { $most_days } days.
 act-say-which-monitor = Say which monitor it is for.

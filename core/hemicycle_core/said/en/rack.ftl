@@ -146,3 +146,51 @@ rack-position-loft = Position { $name }, loft
 rack-position-lie = Position { $name }, lie
 rack-position-face = Position { $name }, face
 rack-what-weight-of-a-shaft = The weight of a shaft
+
+## A set of irons ordered as one thing
+
+set-hit-one-first = Hit an iron of the set first: the rest is told from it.
+set-launch-not-read = Of { $name } no launch and spin were read: what a bend does to it cannot be told. Order it as it was hit, or hit it so bent.
+recommend-with-its-set = { $clubs } with its set, { $longest } to { $shortest }
+set-not-chosen = Choose the iron that was hit, then its set.
+set-nothing-to-order = Of this build’s model the rack has no other iron. Put the set on the rack first, with its lofts and lengths.
+set-head-not-to-be-had = One of these heads is not on the rack for this player. Choose again.
+set-holds-the-one-hit = A set holds the { $name } that was hit and one more at least.
+set-bent-too-far = A set is bent by { $most } at most.
+set-two-of-one-number = Two of these heads are a { $number }: choose one.
+set-own-is-fixed = The player’s { $name } is fixed in the bag: leave that number out of the set, or free it in the bag.
+set-stay-as-made = { $clubs } { $n ->
+    [one] stays as it is made: it does
+   *[other] stay as they are made: they do
+} not bear the bend, by what is known of how they are made. Ask the maker to build them so.
+set-model-not-hit = Of the { $model } nothing was hit: what it does is a guess. Hit one of it before it is ordered.
+set-lies-apart = Lies do not meet: { $longer } stands at { $one }, { $shorter } at { $other }. Have one of them set.
+set-lofts-meet = { $longer } meets { $shorter }: { $step } apart, beside steps of { $usual }.
+set-lofts-bend = { $longer } and { $shorter } are { $step } apart beside steps of { $usual }: { $name } { $by } { $weaker ->
+    [yes] weaker
+   *[no] stronger
+} makes them meet.
+set-lofts-apart = { $longer } and { $shorter } are { $step } apart beside steps of { $usual }, and neither bears the bend: order one of them so built.
+set-told-from = { $model }, { $longest } to { $shortest }, told from { $name }, which carries { $carry }{ $beside ->
+    [none] .
+    [same] , as the { $own } does.
+    [more] , { $by } more than the { $own }.
+   *[less] , { $by } less than the { $own }.
+}
+set-so-sure = the { $name } (give or take { $give })
+set-hit-first = Hit first at delivery: { $clubs }.
+set-two-do-one-job = { $upper } and { $lower } are { $step } apart: two clubs for one job.
+set-step-too-wide = { $upper } to { $lower } is { $step }, asked is { $asked }{ $told ->
+    [yes] : { $closes }
+   *[no] .
+}
+set-hole-above = { $open } is uncovered between { $lower } and { $upper }.
+set-next-of-it = the set’s { $name } at { $loft } lies between.
+set-starts-by = the { $name } { $by }
+set-lie-through = { $by } { $upright ->
+    [yes] more upright
+   *[no] flatter
+} through the set starts { $clubs } further { $left ->
+    [yes] left
+   *[no] right
+}.

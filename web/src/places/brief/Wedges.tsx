@@ -227,7 +227,7 @@ function Wedge({ build, act }: { build: Build; act: PlaceProps["act"] }) {
 				</fieldset>
 			</div>
 			<Said error={wrong} />
-			<div className="mt-1.5 flex flex-wrap items-center gap-1">
+			<div className="mt-1.5 flex flex-wrap items-center gap-2">
 				<span className="quiet w-16 text-sm">{t("brief-bothers")}</span>
 				{(Object.entries(COMPLAINTS) as [Build["complaints"][number], string][]).map(([what, words]) => {
 					const said = build.complaints.includes(what);
@@ -236,7 +236,7 @@ function Wedge({ build, act }: { build: Build; act: PlaceProps["act"] }) {
 							key={what}
 							type="button"
 							aria-pressed={said}
-							className={`btn btn-xs h-8 px-2 ${said ? "btn-primary" : "border-base-300 bg-base-100 font-normal"}`}
+							className={`btn btn-sm h-11 px-3 ${said ? "btn-primary" : "border-base-300 bg-base-100 font-normal"}`}
 							onClick={() => complain(what)}
 						>
 							{words.replace(/^its? /, "")}

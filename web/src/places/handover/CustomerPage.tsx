@@ -11,6 +11,7 @@ import { Mark } from "../../ui/Mark";
 import { Said, Waiting } from "../../ui/Said";
 import { asFar, unitName } from "../../ui/units";
 import { BeforeAfter, BuildSheets, Editions, EditionWords, LostList } from "./Handover";
+import { SetTable } from "./Set";
 
 const longDate = (date: string) =>
 	new Date(date).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric" });
@@ -64,7 +65,7 @@ export default function CustomerPage() {
 
 function Page({ handover, agreed }: { handover: Handover; agreed: NonNullable<Handover["agreed"]> }) {
 	const { choice } = agreed;
-	const fresh = choice.after.clubs.filter((club) => club.new);
+	const fresh = choice.after.clubs.filter((club) => club.new && club.letter);
 	return (
 		<article className="relative space-y-7">
 			<MadeUp tryOut={handover.try_out} />
@@ -121,6 +122,7 @@ function Page({ handover, agreed }: { handover: Handover; agreed: NonNullable<Ha
 				<BeforeAfter before={agreed.before} after={choice.after} rule={handover.rule_words} />
 			</section>
 			<Distances choice={choice} />
+			{choice.set && <SetTable ordered={choice.set} />}
 			<BuildSheets clubs={choice.clubs} />
 			<LostList lost={choice.lost} />
 			<footer className="space-y-1 border-t border-base-300 pt-3 text-sm">

@@ -25,6 +25,7 @@ import { Letter } from "../../ui/Letter";
 import { useMoney } from "../../ui/money";
 import { Caution, Said, Waiting } from "../../ui/Said";
 import { BuildPicker, PlanChoices, samePicks } from "./Picks";
+import { askedOf, offerOf, SetOrder, SetTable } from "./Set";
 
 export function Handover({ session, act }: PlaceProps) {
 	const handover = useHandover(session);
@@ -119,7 +120,9 @@ function Deciding({
 				builds: corrects.choice.clubs.map((club) => club.build),
 				dropped: ownOf(session)
 					.filter((build) => corrects.choice.dropped.includes(build.name))
+					.filter((build) => !corrects.choice.set?.replaces.includes(build.id))
 					.map((build) => build.id),
+				set: corrects.choice.set && askedOf(corrects.choice.set),
 			}
 		: { builds: handover.suggested, dropped: handover.suggested_drop };
 	// What is written and picked stays through other places and a reload, until it is agreed.
@@ -127,6 +130,7 @@ function Deciding({
 	const [correction, setCorrection, dropCorrection] = useKept(`${of}:correction`, "");
 	const [picked, setPicked, dropPicked] = useKept<Picks | null>(`${of}:picked`, null);
 	const picks = picked ?? suggested;
+	const offer = offerOf(handover, picks.builds);
 	const asSuggested = samePicks(picks, suggested);
 	const found = useDraft(session, picks, !asSuggested);
 	const choice = (!asSuggested && found.data) || handover.draft;
@@ -164,6 +168,14 @@ function Deciding({
 		<div className="grid min-h-full lg:grid-cols-[1fr_25rem]">
 			<section className="min-w-0 space-y-5 p-5">
 				<BeforeAfter before={handover.before} after={choice.after} rule={handover.rule_words} />
+				{offer && (
+					<SetOrder
+						offer={offer}
+						asked={picks.set ?? null}
+						ordered={choice.set}
+						onChange={(set) => setPicked({ ...picks, set })}
+					/>
+				)}
 				<BuildSheets clubs={choice.clubs} />
 				<Claims claims={handover.claims} />
 				<div className="space-y-1">
@@ -214,7 +226,7 @@ function Deciding({
 							</p>
 						),
 				)}
-				{choice.clubs.length > 1 && choice.price && (
+				{(choice.clubs.length > 1 || choice.set) && choice.price && (
 					<p className="flex justify-between font-semibold">
 						{t("handover-together")} <span className="num">{money(choice.price)}</span>
 					</p>
@@ -355,6 +367,7 @@ function Agreed({
 		<div className="grid min-h-full lg:grid-cols-[1fr_25rem]">
 			<section className="min-w-0 space-y-5 p-5">
 				<BeforeAfter before={agreed.before} after={agreed.choice.after} rule={handover.rule_words} />
+				{agreed.choice.set && <SetTable ordered={agreed.choice.set} />}
 				<BuildSheets clubs={agreed.choice.clubs} />
 				<Claims claims={handover.claims} />
 			</section>

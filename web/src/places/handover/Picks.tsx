@@ -7,7 +7,10 @@ import { Letter } from "../../ui/Letter";
 import { useMoney } from "../../ui/money";
 
 const same = (a: number[], b: number[]) => a.length === b.length && a.every((each) => b.includes(each));
-export const samePicks = (a: Picks, b: Picks) => same(a.builds, b.builds) && same(a.dropped, b.dropped);
+export const samePicks = (a: Picks, b: Picks) =>
+	same(a.builds, b.builds) &&
+	same(a.dropped, b.dropped) &&
+	JSON.stringify(a.set ?? null) === JSON.stringify(b.set ?? null);
 
 /** The plans kept on the Bag as choices, beside what is suggested. */
 export function PlanChoices({
@@ -74,7 +77,8 @@ export function BuildPicker({
 	const turn = (build: number) => {
 		const inside = picks.builds.includes(build);
 		const others = many ? picks.builds.filter((each) => each !== build) : [];
-		onPick({ ...picks, builds: inside && many ? others : [...others, build] });
+		const builds = inside && many ? others : [...others, build];
+		onPick({ ...picks, builds, set: picks.set && builds.includes(picks.set.build) ? picks.set : null });
 	};
 	const own = ownOf(session).filter((build) => !build.fixed);
 	return (
@@ -97,7 +101,7 @@ export function BuildPicker({
 					<Row
 						type="radio"
 						checked={picks.builds.length === 0}
-						onChange={() => onPick({ ...picks, builds: [] })}
+						onChange={() => onPick({ ...picks, builds: [], set: null })}
 						name={picks.dropped.length ? t("handover-nothing-new") : t("handover-keep-what-there")}
 						headline={picks.dropped.length ? t("handover-only-leave-out") : t("label-keep")}
 					/>

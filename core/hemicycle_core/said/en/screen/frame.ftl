@@ -38,6 +38,7 @@ session-in = { $name }: { $list } in
 session-widest-hole = { $unit } widest hole
 session-uncovered-all = { $open } { $unit } uncovered in all{ $which }
 session-clubs-in = { $clubCount } clubs, { $come } in
+session-with-its-set = { $come } with its set
 session-clubs = { $clubCount } clubs
 ui-no-number-write-figures-as = “{ $text }” is no number. Write the { $what } in figures, as 165 or 162.5.
 ui-give-the = Give the { $what }.
