@@ -32,8 +32,8 @@ def carries(shots):
 def on_the_rack(key, label, loft, inches):
     kind = HeadType.WEDGE if label == "PW" else HeadType.IRON
     rack, called = RackHead(f"Thirl {label}", kind, loft, price=100.0), f"Thirl {label}"
-    return HeadKnown(key, rack, "Quill", called, f"Quill {called}", "Thirl", label, inches * METRES_PER_INCH, None, None,
-                     "", Made.CAST)  # fmt: skip
+    length = inches * METRES_PER_INCH
+    return HeadKnown(key, rack, "Quill", called, called, "Thirl", label, length, None, None, "", Made.CAST)
 
 
 HEADS = tuple(on_the_rack(100 + n, label, *of) for n, (label, of) in enumerate(SET.items()))

@@ -59,13 +59,15 @@ export function SetOrder({
 							name={t("handover-loft-through")}
 							value={asked.loft_deg}
 							onChange={(loft_deg) => onChange({ ...asked, loft_deg })}
-							words={["handover-stronger", "handover-weaker"]}
+							says={(by, weaker) => (weaker ? t("handover-weaker", { by }) : t("handover-stronger", { by }))}
 						/>
 						<Through
 							name={t("handover-lie-through")}
 							value={asked.lie_deg}
 							onChange={(lie_deg) => onChange({ ...asked, lie_deg })}
-							words={["handover-flatter", "handover-upright"]}
+							says={(by, upright) =>
+								upright ? t("handover-upright", { by }) : t("handover-flatter", { by })
+							}
 						/>
 					</div>
 					{ordered && <SetWords ordered={ordered} />}
@@ -94,12 +96,13 @@ function Through({
 	name,
 	value,
 	onChange,
-	words,
+	says,
 }: {
 	name: string;
 	value: number;
 	onChange: (value: number) => void;
-	words: ["handover-stronger" | "handover-flatter", "handover-weaker" | "handover-upright"];
+	/** How far it is bent, in words: which way by its sign. */
+	says: (by: number, up: boolean) => string;
 }) {
 	const said =
 		value === 0 ? t("handover-as-made") : t(value < 0 ? words[0] : words[1], { by: Math.abs(value) });
@@ -132,7 +135,7 @@ function Steps({
 		<button
 			type="button"
 			className="btn h-11 w-11 border-base-300 bg-base-100 p-0 text-lg"
-			aria-label={t(sign < 0 ? "handover-less" : "handover-more", { name })}
+			aria-label={sign < 0 ? t("handover-less", { name }) : t("handover-more", { name })}
 			disabled={Math.abs(value + sign * by) > most}
 			onClick={() => onChange(value + sign * by)}
 		>
