@@ -104,8 +104,7 @@ function Through({
 	/** How far it is bent, in words: which way by its sign. */
 	says: (by: number, up: boolean) => string;
 }) {
-	const said =
-		value === 0 ? t("handover-as-made") : t(value < 0 ? words[0] : words[1], { by: Math.abs(value) });
+	const said = value === 0 ? t("handover-as-made") : says(Math.abs(value), value > 0);
 	return (
 		<div className="flex items-center gap-2">
 			<span className="quiet">{name}</span>
