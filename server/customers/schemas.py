@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from datetime import date
 from typing import Literal
 
 from shop.own_units import OwnUnits
@@ -19,6 +20,19 @@ class Person:
     hand: Hand
     try_out: bool = False
     units: OwnUnits | None = None
+
+
+@dataclass
+class BookLine:
+    """A customer in the book. last_visit: None of one who was not here yet."""
+
+    id: int
+    name: str
+    left_handed: bool
+    birth_year: int | None
+    visits: int
+    last_visit: date | None
+    try_out: bool = False
 
 
 @dataclass
@@ -42,4 +56,16 @@ def person(customer: Customer) -> Person:
         hand=Hand(customer.hand),
         try_out=customer.try_out,
         units=units_of(customer),
+    )
+
+
+def book_line(customer: Customer, visits: int, last_visit: date | None) -> BookLine:
+    return BookLine(
+        id=customer.pk,
+        name=customer.name,
+        left_handed=customer.hand == Hand.LEFT,
+        birth_year=customer.birth_year,
+        visits=visits,
+        last_visit=last_visit,
+        try_out=customer.try_out,
     )

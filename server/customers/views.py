@@ -5,7 +5,11 @@ from __future__ import annotations
 from dataclasses import asdict
 
 from common.api import given, serializer_of, shown
+from common.named import named
+from common.pages import Pages
+from django.db.models import Count, Max, QuerySet
 from drf_spectacular.utils import OpenApiParameter, extend_schema
+from rest_framework.generics import GenericAPIView
 from rest_framework.request import Request
 from rest_framework.response import Response
 from rest_framework.views import APIView
@@ -13,9 +17,34 @@ from shop.asking import actor_of, shop_of
 
 from .actions import add_customer
 from .models import Customer
-from .schemas import NewCustomer, Person, person
+from .schemas import BookLine, NewCustomer, Person, book_line, person
 
 MOST_FOUND = 20
+
+
+class BookView(GenericAPIView[Customer]):
+    pagination_class = Pages
+    serializer_class = serializer_of(BookLine)
+
+    @extend_schema(
+        parameters=[OpenApiParameter("search", str, description="Parts of the name, with or without accents.")],
+        responses=serializer_of(BookLine)(many=True),
+        operation_id="customer_book",
+        tags=["customers"],
+    )
+    def get(self, request: Request) -> Response:
+        """Every customer by name, a page at a time, with when each was here last."""
+        people = named(_people(request), request.query_params.get("search", ""))
+        page = self.paginate_queryset(people.order_by("name", "pk")) or []
+        seen = Customer.objects.filter(pk__in=[each.pk for each in page]).annotate(
+            many=Count("sessions"), last=Max("sessions__held_on")
+        )
+        visits = {pk: (many, last) for pk, many, last in seen.values_list("pk", "many", "last")}
+        return self.get_paginated_response([shown(book_line(each, *visits[each.pk])) for each in page])
+
+
+def _people(request: Request) -> QuerySet[Customer]:
+    return Customer.objects.of(shop_of(request)).filter(merged_into=None, erased_at=None)
 
 
 class CustomersView(APIView):
@@ -27,10 +56,7 @@ class CustomersView(APIView):
     )
     def get(self, request: Request) -> Response:
         """Customers by name, the first twenty that are found."""
-        wanted = " ".join(request.query_params.get("search", "").split())
-        people = Customer.objects.of(shop_of(request)).filter(name__icontains=wanted, merged_into=None, erased_at=None)[
-            :MOST_FOUND
-        ]
+        people = named(_people(request), request.query_params.get("search", ""))[:MOST_FOUND]
         return Response(shown([person(each) for each in people]))
 
     @extend_schema(

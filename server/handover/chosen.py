@@ -195,8 +195,8 @@ def choice_of(
     come = [build for build in facts.candidates if build.key in builds and (build in hit or build.key in guessed)]
     verdicts = {**verdicts, **{each.verdict.letter: each.verdict for each in guessed.values()}}
     named = [build for build in facts.own if build.key in dropped]
-    gone_too = leaving(judged, dropped, asked)
-    leave = [build for build in facts.own if build.key in gone_too]
+    of_set = leaving(judged, (), asked)
+    leave = [build for build in facts.own if build.key in {*dropped, *of_set}]
     if len(come) != len(set(builds)):
         least = judged.thresholds.least_shots
         raise BadInput(say("handover-not-hit-enough", n=least), field="builds")
@@ -204,9 +204,7 @@ def choice_of(
     bought = _bought(judged, come, leave, asked)
     decision = judged.decision
     wanted, gone, _ = suggestion(judged)
-    proposed = {each.key for each in come} == {*wanted} and {each.key for each in named} | gone_too == {
-        *gone
-    } | gone_too
+    proposed = {each.key for each in come} == {*wanted} and {*dropped} - of_set == {*gone} - of_set
     pair = _pair(judged.rows.session, come) or (_decided_pair(judged) if proposed else None)
     after = side_of(judged, come, leave, pair.away if pair else None, bought)
     swap = None if pair is None else SwapOut(pair.home.called, pair.away.called, pair.course)

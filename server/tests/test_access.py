@@ -32,6 +32,8 @@ ADDRESSES = {
     "bays": ("POST",),
     "bays/<int:bay_id>": ("PUT", "PATCH"),
     "customers": ("GET", "POST"),
+    "customers/book": ("GET",),
+    "bays-now": ("GET",),
     "customers/<int:customer_id>": ("GET", "PUT", "DELETE"),
     "customers/<int:customer_id>/merge": ("POST",),
     "customers/<int:customer_id>/export": ("GET",),
@@ -166,6 +168,7 @@ BY_CODE = {"player/<str:code>", "player/<str:code>/stream", "hand-out/<str:code>
 OPEN = {"me", "sign-in", "opening", "course/<str:code>"} | BY_CODE
 # What whoever assists may reach; everything else is refused to them.
 ASSISTANTS = {
+    ("bays-now", "GET"),
     ("sign-out", "POST"),
     ("me/password", "PUT"),
     ("me/keys", "PUT"),

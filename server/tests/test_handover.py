@@ -177,7 +177,7 @@ def test_a_page_agreed_when_there_was_one_build_to_choose_and_other_names_reads_
     then = {**club, **{key: now[key] for key in ("name", "reasons", "lost", "after", "price")}}
     after = {**now["after"], "between": now["after"]["gaps"]}
     del after["gaps"]
-    assert {**in_todays_names(several({**then, "after": after})), "swap": None} == now
+    assert {**in_todays_names(several({**then, "after": after})), "swap": None, "set": None} == now
     assert several({**then, "build": None})["clubs"] == []
 
 

@@ -21,6 +21,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bays-now": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Every open bay, with the session it serves and the next act there. */
+        get: operations["bays_now"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bays/{bay_id}": {
         parameters: {
             query?: never;
@@ -297,6 +314,23 @@ export interface paths {
         post: operations["merge_customer"];
         /** @description Take it back: this customer, who was merged into another, stands alone again. */
         delete: operations["part_customer"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/customers/book": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Every customer by name, a page at a time, with when each was here last. */
+        get: operations["customer_book"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -2125,6 +2159,14 @@ export interface components {
                 [key: string]: components["schemas"]["NoiseRequest"];
             } | null;
         };
+        BayNow: {
+            id: number;
+            name: string;
+            session: number | null;
+            customer: string;
+            next: (components["schemas"]["NextEnum"] | components["schemas"]["NullEnum"]) | null;
+            act: components["schemas"]["Sentence"];
+        };
         BayOut: {
             id: number;
             name: string;
@@ -2195,6 +2237,16 @@ export interface components {
             offline_m: number | null;
             path: number[][];
             pattern: components["schemas"]["PatternOut"] | null;
+        };
+        BookLine: {
+            id: number;
+            name: string;
+            left_handed: boolean;
+            birth_year: number | null;
+            visits: number;
+            /** Format: date */
+            last_visit: string | null;
+            try_out: boolean;
         };
         BorrowedInRequest: {
             name: string;
@@ -3341,6 +3393,8 @@ export interface components {
             duel: boolean;
             visit: number;
         };
+        /** @enum {string} */
+        NextEnum: "brief" | "bag" | "bay" | "bench" | "handover";
         Noise: {
             /** Format: double */
             shot: number;
@@ -3419,6 +3473,21 @@ export interface components {
             strike: (components["schemas"]["Strike"] | components["schemas"]["NullEnum"]) | null;
             aside: boolean;
             typed: boolean;
+        };
+        PaginatedBookLineList: {
+            /** @example 123 */
+            count: number;
+            /**
+             * Format: uri
+             * @example http://api.example.org/accounts/?page=4
+             */
+            next: string | null;
+            /**
+             * Format: uri
+             * @example http://api.example.org/accounts/?page=2
+             */
+            previous: string | null;
+            results: components["schemas"]["BookLine"][];
         };
         PaginatedSessionLineList: {
             /** @example 123 */
@@ -3854,6 +3923,7 @@ export interface components {
             shots: number;
             /** Format: date */
             next_check: string | null;
+            next: (components["schemas"]["NextEnum"] | components["schemas"]["NullEnum"]) | null;
         };
         SessionOut: {
             surface: string;
@@ -4777,6 +4847,25 @@ export interface operations {
             };
         };
     };
+    bays_now: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BayNow"][];
+                };
+            };
+        };
+    };
     set_bay: {
         parameters: {
             query?: never;
@@ -5455,6 +5544,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CustomerOut"];
+                };
+            };
+        };
+    };
+    customer_book: {
+        parameters: {
+            query?: {
+                /** @description A page number within the paginated result set. */
+                page?: number;
+                /** @description Parts of the name, with or without accents. */
+                search?: string;
+                /** @description Number of results to return per page. */
+                size?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaginatedBookLineList"];
                 };
             };
         };
@@ -6157,10 +6272,18 @@ export interface operations {
     sessions: {
         parameters: {
             query?: {
+                /** @description Of one bay. */
+                bay?: number;
+                /** @description Of one fitter. */
+                fitter?: number;
                 /** @description A page number within the paginated result set. */
                 page?: number;
+                /** @description Parts of the customer's name. */
+                search?: string;
                 /** @description Number of results to return per page. */
                 size?: number;
+                /** @description Those to go on with, or those that are done. */
+                state?: "done" | "open";
             };
             header?: never;
             path?: never;

@@ -13,6 +13,7 @@ import { t } from "../said/words";
 import { Broken } from "../ui/Broken";
 import { forgetDrafts } from "../ui/draft";
 import { InShop } from "../ui/inShop";
+import { Signed } from "../ui/person";
 import { Said, Waiting } from "../ui/Said";
 import { useTheme } from "../ui/theme";
 import { HelpSheet } from "./HelpSheet";
@@ -23,6 +24,7 @@ const sessionFrame = () => import("./SessionFrame");
 const SessionFrame = lazy(() => sessionFrame().then(({ SessionFrame: view }) => ({ default: view })));
 const Shop = lazy(() => import("../places/shop/Shop"));
 const Rack = lazy(() => import("../places/rack/Rack"));
+const Customers = lazy(() => import("../places/customers/Customers"));
 const Customer = lazy(() => import("../places/customer/Customer"));
 const CardPage = lazy(() => import("../protocols/part_swing/CardPage"));
 const SoleSetUp = lazy(() => import("../protocols/sole/SetUp"));
@@ -137,40 +139,43 @@ export function App() {
 	};
 	return (
 		<InShop value={known}>
-			<ErrorBoundary FallbackComponent={Broken} resetKeys={[at.pathname]}>
-				{known.role === "assistant" ? (
-					// Whoever assists hands clubs and types shots.
-					<Routes>
-						<Route path="/" element={<Desk me={known} onSignOut={signOut} onHelp={() => setHelp(true)} />} />
-						<Route path="/sessions/:id/pad" element={later(t("label-the-pad"), <Pad me={known} />)} />
-						<Route path="/you" element={later("you", <YouPage />)} />
-						<Route path="*" element={<Navigate to="/" replace />} />
-					</Routes>
-				) : (
-					<Routes>
-						<Route path="/" element={<Desk me={known} onSignOut={signOut} onHelp={() => setHelp(true)} />} />
-						<Route path="/shop" element={later(t("label-the-shop"), <Shop />)} />
-						<Route path="/rack" element={later(t("label-the-rack"), <Rack />)} />
-						<Route path="/customers/:id" element={later(t("label-the-customer"), <Customer />)} />
-						<Route path="/sessions/:id/page" element={later(t("label-the-page"), <CustomerPage />)} />
-						<Route path="/sessions/:id/card" element={later(t("label-the-card"), <CardPage />)} />
-						<Route path="/sessions/:id/soles" element={later(t("app-the-soles"), <SoleSetUp />)} />
-						<Route path="/sessions/:id/pad" element={later(t("label-the-pad"), <Pad me={known} />)} />
-						<Route
-							path="/sessions/:id/:place"
-							element={later(t("label-the-session"), <SessionFrame onHelp={() => setHelp(true)} />)}
-						/>
-						<Route path="/sessions/:id" element={<Navigate to="brief" replace />} />
-						<Route path="*" element={<Navigate to="/" replace />} />
-					</Routes>
+			<Signed value={{ me: known, signOut, help: () => setHelp(true) }}>
+				<ErrorBoundary FallbackComponent={Broken} resetKeys={[at.pathname]}>
+					{known.role === "assistant" ? (
+						// Whoever assists hands clubs and types shots.
+						<Routes>
+							<Route path="/" element={<Desk me={known} />} />
+							<Route path="/sessions/:id/pad" element={later(t("label-the-pad"), <Pad me={known} />)} />
+							<Route path="/you" element={later("you", <YouPage />)} />
+							<Route path="*" element={<Navigate to="/" replace />} />
+						</Routes>
+					) : (
+						<Routes>
+							<Route path="/" element={<Desk me={known} />} />
+							<Route path="/shop" element={later(t("label-the-shop"), <Shop />)} />
+							<Route path="/rack" element={later(t("label-the-rack"), <Rack />)} />
+							<Route path="/customers" element={later(t("app-customers"), <Customers />)} />
+							<Route path="/customers/:id" element={later(t("label-the-customer"), <Customer />)} />
+							<Route path="/sessions/:id/page" element={later(t("label-the-page"), <CustomerPage />)} />
+							<Route path="/sessions/:id/card" element={later(t("label-the-card"), <CardPage />)} />
+							<Route path="/sessions/:id/soles" element={later(t("app-the-soles"), <SoleSetUp />)} />
+							<Route path="/sessions/:id/pad" element={later(t("label-the-pad"), <Pad me={known} />)} />
+							<Route
+								path="/sessions/:id/:place"
+								element={later(t("label-the-session"), <SessionFrame onHelp={() => setHelp(true)} />)}
+							/>
+							<Route path="/sessions/:id" element={<Navigate to="brief" replace />} />
+							<Route path="*" element={<Navigate to="/" replace />} />
+						</Routes>
+					)}
+				</ErrorBoundary>
+				<HelpSheet open={help} onClose={() => setHelp(false)} />
+				{me.data?.signed_in === false && (
+					<Suspense>
+						<SignInOver name={known.username} onSignedIn={signedIn} />
+					</Suspense>
 				)}
-			</ErrorBoundary>
-			<HelpSheet open={help} onClose={() => setHelp(false)} />
-			{me.data?.signed_in === false && (
-				<Suspense>
-					<SignInOver name={known.username} onSignedIn={signedIn} />
-				</Suspense>
-			)}
+			</Signed>
 		</InShop>
 	);
 }

@@ -19,9 +19,11 @@ import { Handover } from "../places/handover/Handover";
 import { t } from "../said/words";
 import { isClosed } from "../session/closed";
 import { useChange } from "../session/useChange";
+import { useArrival, useTitle } from "../ui/arrival";
 import { Broken } from "../ui/Broken";
 import { Mark } from "../ui/Mark";
 import { Said, Waiting } from "../ui/Said";
+import { SkipLink } from "../ui/SkipLink";
 import { useTheme } from "../ui/theme";
 import { RefusedLate, SavedLine } from "./SavedLine";
 import { UndoRedo } from "./UndoRedo";
@@ -114,15 +116,19 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 		},
 	]);
 	const seen = change.seen(session);
+	const here = PLACES.find((each) => each.id === place)?.name ?? "";
+	useTitle(here, session.customer.name);
+	const heading = useArrival<HTMLHeadingElement>(here);
 	const View = PLACES.find((each) => each.id === place)?.view ?? Brief;
 	const where = `${session.bay_name}, ${termOf("surface", session.surface)}${session.indoor ? t("label-indoor") : ""}`;
 	return (
 		<div className="flex h-dvh flex-col">
-			<header className="no-print flex min-h-13 items-center gap-4 border-b border-base-300 bg-base-100 px-4">
-				<Link to="/" aria-label={t("label-to-the-desk")} className="py-2">
+			<SkipLink />
+			<header className="no-print flex min-h-13 flex-wrap items-center gap-x-4 border-b border-base-300 bg-base-100 px-4 max-sm:px-2">
+				<Link to="/" aria-label={t("label-to-the-desk")} className="flex min-h-11 items-center">
 					<Mark />
 				</Link>
-				<div className="min-w-0 flex-1">
+				<div className="min-w-32 flex-1">
 					<h1 className="truncate text-[17px] leading-tight">
 						<Link to={`/customers/${session.customer.id}`} className="hover:underline">
 							{session.customer.name}
@@ -138,13 +144,16 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 						{session.customer.hand === "left" ? ` ${t("app-left-handed")}` : ""}
 					</p>
 				</div>
-				<nav className="flex gap-1" aria-label={t("app-places-session")}>
+				<nav
+					className="flex gap-1 max-lg:order-last max-lg:w-full max-lg:overflow-x-auto"
+					aria-label={t("app-places-session")}
+				>
 					{PLACES.map((each, index) => (
 						<Link
 							key={each.id}
 							to={`/sessions/${session.id}/${each.id}`}
 							aria-current={each.id === place ? "page" : undefined}
-							className={`flex min-h-10 items-center gap-1.5 rounded px-3 font-semibold ${each.id === place ? "bg-primary text-primary-content" : "hover:bg-base-200"}`}
+							className={`flex min-h-11 shrink-0 items-center gap-1.5 rounded px-3 font-semibold max-sm:px-2 ${each.id === place ? "bg-primary text-primary-content" : "hover:bg-base-200"}`}
 						>
 							<span className={`text-[12px] font-medium ${each.id === place ? "" : "quiet"}`}>
 								{index + 1}
@@ -157,13 +166,18 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 				<SavedLine session={session.id} />
 				<button
 					type="button"
-					className="p-2"
+					className="min-h-11 min-w-11 p-2.5 max-sm:hidden"
 					aria-label={t("label-light-or-dark-screen")}
 					onClick={turnTheme}
 				>
 					<SunMoon size={19} />
 				</button>
-				<button type="button" className="p-2" aria-label={t("label-keys")} onClick={onHelp}>
+				<button
+					type="button"
+					className="min-h-11 min-w-11 p-2.5 max-sm:hidden"
+					aria-label={t("label-keys")}
+					onClick={onHelp}
+				>
 					<CircleHelp size={19} />
 				</button>
 			</header>
@@ -184,7 +198,10 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 				</div>
 			)}
 			{/* Another place begins at its top. */}
-			<main key={place} className="min-h-0 flex-1 overflow-auto">
+			<main key={place} id="content" tabIndex={-1} className="min-h-0 flex-1 overflow-auto">
+				<h2 ref={heading} tabIndex={-1} className="sr-only">
+					{here}
+				</h2>
 				<ErrorBoundary FallbackComponent={Broken} resetKeys={[place, session.revision]}>
 					<View session={seen} act={change.act} busy={change.isPending} live={live} />
 				</ErrorBoundary>

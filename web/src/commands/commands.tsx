@@ -131,23 +131,19 @@ export function useOwnKeys(): [OwnKeys, (own: OwnKeys) => void] {
 
 export const useAllCommands = (): Command[] => useContext(Context).all;
 
-/** The commands of one group as touch targets with their keys. */
-export function CommandBar({ group }: { group: string }) {
-	const commands = useAllCommands().filter((each) => each.group === group);
+/** A command as a touch target, by its name, with its key. */
+export function CommandButton({ id }: { id: string }) {
+	const command = useAllCommands().find((each) => each.id === id);
+	if (!command) return null;
 	return (
-		<div className="flex flex-wrap gap-1">
-			{commands.map((command) => (
-				<button
-					key={command.id}
-					type="button"
-					className="btn btn-sm h-11 gap-1 border-base-300 bg-base-100 px-1.5 font-medium"
-					disabled={command.blocked !== undefined}
-					title={command.blocked}
-					onClick={command.run}
-				>
-					{command.shown && <span className="key pointer-coarse:hidden">{command.shown}</span>} {command.name}
-				</button>
-			))}
-		</div>
+		<button
+			type="button"
+			className="btn h-11 gap-1.5 border-base-300 bg-base-100 px-2 font-medium"
+			disabled={command.blocked !== undefined}
+			title={command.blocked}
+			onClick={command.run}
+		>
+			{command.shown && <span className="key pointer-coarse:hidden">{command.shown}</span>} {command.name}
+		</button>
 	);
 }

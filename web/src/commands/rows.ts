@@ -3,7 +3,7 @@ import type { Command } from "./commands";
 
 /** Keys that are printed otherwise than they are pressed. */
 const PRINTED: Record<string, string> = {
-	arrowleft: "←", arrowright: "→", "-": "−", "'": "’", "shift+t": "⇧T",
+	arrowleft: "←", arrowright: "→", "-": "−", "'": "’", "shift+t": "⇧T", "shift+m": "⇧M",
 }; // biome-ignore format: a list
 
 /** id, name, key, why it cannot be done now, what it does. */

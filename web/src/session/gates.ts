@@ -18,6 +18,18 @@ export function gateSpan(session: Session): Span {
 	return spanOf([...shots, ...windows, ...own], 10, 3);
 }
 
+const NEAR = 20; // beside the window, in what is read: what lies further is off the scale
+
+/** The scale of one build: close about its window, else about its shots. */
+export function closeSpan(session: Session, build: Build, last: number | null): Span {
+	const shots = carriesOf(session, build.id);
+	const window = windowFor(build);
+	const middle = [...shots].sort((one, other) => one - other)[Math.floor(shots.length / 2)] ?? last ?? 0;
+	const { low, high } = window ?? { low: middle - 5, high: middle + 5 };
+	const near = [...shots, last ?? middle].filter((carry) => carry > low - NEAR && carry < high + NEAR);
+	return spanOf([low, high, ...near], 5, 3);
+}
+
 const OPEN = { low: null, high: null };
 
 /** What is wanted of a reading of this build, in canonical units. */

@@ -70,9 +70,9 @@ export function Place({ place: View, session }: { place: ComponentType<PlaceProp
 	return <View session={session} act={act} busy={false} live={LIVE} />;
 }
 
-/** Draw a place. */
-export const show = (place: ComponentType<PlaceProps>, session: Session) =>
-	draw(<Place place={place} session={session} />);
+/** Draw a place, at an address that says what of it is open. */
+export const show = (place: ComponentType<PlaceProps>, session: Session, at = "/") =>
+	draw(<Place place={place} session={session} />, at);
 
 export function clear(): void {
 	cleanup();

@@ -14,7 +14,14 @@ export function Sheet({
 	wide?: boolean;
 }) {
 	const dialog = useRef<HTMLDialogElement>(null);
-	useEffect(() => dialog.current?.showModal(), []);
+	useEffect(() => {
+		const before = document.activeElement;
+		dialog.current?.showModal();
+		// Whoever opened it is where they were.
+		return () => {
+			if (before instanceof HTMLElement && before.isConnected) before.focus({ preventScroll: true });
+		};
+	}, []);
 	return (
 		<dialog ref={dialog} className="modal" aria-label={title} onClose={onClose}>
 			<div className={`modal-box ${wide ? "max-w-5xl" : "max-w-2xl"}`}>

@@ -3,7 +3,7 @@ import { readFileSync } from "node:fs";
 import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, describe, expect, test, vi } from "vitest";
 import { HelpSheet } from "../app/HelpSheet";
-import { CommandBar, useCommands } from "../commands/commands";
+import { CommandButton, useCommands } from "../commands/commands";
 import { OwnUnits } from "../places/shop/OwnUnits";
 import { readIn, USUAL } from "../said/units";
 import { clear, draw, serve } from "../tests/stage";
@@ -164,7 +164,8 @@ function Commands({ run, blocked, sheet = false }: { run: () => void; blocked?: 
 			<input aria-label="Notes" />
 			<select aria-label="Club" />
 			<input type="range" aria-label="Distance" />
-			<CommandBar group="Bay" />
+			<CommandButton id="aside" />
+			<CommandButton id="thin" />
 			<HelpSheet open={sheet} onClose={() => undefined} />
 		</>
 	);

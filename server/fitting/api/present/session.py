@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from typing import Any
 
 from customers.schemas import person
@@ -14,7 +15,7 @@ from ...domain.session import JudgedSession
 from ...models import BayHold, FittingSession, Shot
 from ..schemas.imports import ImportedFile
 from ..schemas.session import EarlierShots, PartnerOut, SessionLine, SessionOut
-from ..schemas.words import Status
+from ..schemas.words import Place, Status
 from .bag import present_bag
 from .bay import about_the_monitor, day, present_build, present_shot, questions, steady, struck_clean, usual_sources
 from .bench import present_verdict
@@ -131,6 +132,28 @@ def _imports(judged: JudgedSession) -> list[ImportedFile]:
     ]
 
 
+def _goes_on(session: Any) -> Place | None:
+    """Where a session goes on, by what stands in it; None of one that is done."""
+    if session.agreed_at is not None or session.customer.erased_at is not None:
+        return None
+    if not session.own_count and not session.shot_count:
+        return "brief"
+    return "bay" if session.stand_count or session.shot_count else "bag"
+
+
+def next_place(now: Mapping[str, Any]) -> Place:
+    """Where a session goes on that serves a bay, from its answer: what is decided is agreed, without builds on the
+    stand or a test there is nothing to hit."""
+    verdicts = now["verdicts"]
+    if verdicts and all(each["settled"] for each in verdicts):
+        return "handover"
+    own = [each for each in now["builds"] if not each["letter"]]
+    if not own:
+        return "brief"
+    there = len(own) < len(now["builds"]) or now["next"]
+    return "bay" if there else "bag"
+
+
 def present_line(session: Any) -> SessionLine:
     """session: one of `for_lines`."""
     agreed = next(iter(session.recommendations.all()), None)
@@ -149,6 +172,7 @@ def present_line(session: Any) -> SessionLine:
         outcome=outcome,
         shots=session.shot_count,
         next_check=agreed.next_check if agreed else None,
+        next=_goes_on(session),
     )
 
 

@@ -7,7 +7,7 @@ from datetime import date
 
 from customers.schemas import Person
 from hemicycle_core.facts import RunAsked, Visit
-from hemicycle_core.said import Said
+from hemicycle_core.said import NOTHING, Said
 
 from .bag import BagOut
 from .bay import BuildOut, ShotOut
@@ -17,7 +17,7 @@ from .imports import ImportedFile
 from .player import PlayerOut
 from .soles import SoleTestOut
 from .tests import StandingOut
-from .words import GapRule, Source, Status
+from .words import GapRule, Place, Source, Status
 
 
 @dataclass
@@ -101,7 +101,7 @@ class EarlierShots:
 
 @dataclass
 class SessionLine:
-    """A session in a list."""
+    """A session in a list. next: the place in which it goes on, None of one that is done."""
 
     id: int
     customer: Person
@@ -111,6 +111,20 @@ class SessionLine:
     outcome: Said
     shots: int
     next_check: date | None
+    next: Place | None
+
+
+@dataclass
+class BayNow:
+    """An open bay, with the session it serves, and what is next there: in which place, in words. None where it is
+    free."""
+
+    id: int
+    name: str
+    session: int | None = None
+    customer: str = ""
+    next: Place | None = None
+    act: Said = NOTHING
 
 
 @dataclass

@@ -3,10 +3,14 @@
 from __future__ import annotations
 
 from common.api import given, serializer_of, shown
+from common.named import named
 from common.pages import OneAfterAnother, Pages
 from common.policy import SeenByAll
-from django.db.models import Q
-from drf_spectacular.utils import extend_schema
+from django.db.models import Q, QuerySet
+from drf_spectacular.types import OpenApiTypes
+from drf_spectacular.utils import OpenApiParameter, extend_schema
+from hemicycle_core.errors import BadInput
+from hemicycle_core.said import say
 from rest_framework.generics import GenericAPIView
 from rest_framework.request import Request
 from rest_framework.response import Response
@@ -25,15 +29,42 @@ DONE = Q(agreed_at__isnull=False) | Q(customer__erased_at__isnull=False)
 THROWN_AWAY = Q(customer__try_out=True, customer__erased_at__isnull=False)
 
 
+def _asked_for(request: Request, rows: QuerySet[FittingSession]) -> QuerySet[FittingSession]:
+    """Of some sessions those that a list was asked to hold."""
+    asked = request.query_params
+    rows = named(rows, asked.get("search", ""), "customer__name")
+    if state := asked.get("state"):
+        rows = rows.filter(DONE) if state == "done" else rows.exclude(DONE)
+    for name in ("bay", "fitter"):
+        if number := asked.get(name):
+            if not number.isdecimal():
+                raise BadInput(say("act-name-each-club-number"), field=name)
+            rows = rows.filter(**{name: int(number)})
+    return rows
+
+
 class SessionsView(GenericAPIView[FittingSession]):
     permission_classes = [SeenByAll]
     pagination_class = Pages
     serializer_class = serializer_of(SessionLine)
 
-    @extend_schema(responses=serializer_of(SessionLine)(many=True), operation_id="sessions", tags=["sessions"])
+    @extend_schema(
+        parameters=[
+            OpenApiParameter("search", str, description="Parts of the customer's name."),
+            OpenApiParameter(
+                "state", str, enum=["open", "done"], description="Those to go on with, or those that are done."
+            ),
+            OpenApiParameter("bay", OpenApiTypes.INT, description="Of one bay."),
+            OpenApiParameter("fitter", OpenApiTypes.INT, description="Of one fitter."),
+        ],
+        responses=serializer_of(SessionLine)(many=True),
+        operation_id="sessions",
+        tags=["sessions"],
+    )
     def get(self, request: Request) -> Response:
         """Sessions of the shop, those to go on with first, then newest first, a page at a time."""
-        rows = FittingSession.objects.of(shop_of(request)).exclude(THROWN_AWAY).order_by("-held_on", "-id")
+        rows = _asked_for(request, FittingSession.objects.of(shop_of(request)).exclude(THROWN_AWAY))
+        rows = rows.order_by("-held_on", "-id")
         numbers = [query.values_list("pk", flat=True) for query in (rows.exclude(DONE), rows.filter(DONE))]
         page = self.paginate_queryset(OneAfterAnother(*numbers)) or []
         # One that was thrown away meanwhile is on no page.

@@ -17,6 +17,7 @@ import { afterOf, type End, mapProps } from "../../session/maps";
 import type { PlaceProps } from "../../session/place";
 import { buildOf, ownOf } from "../../session/select";
 import { RULES } from "../../session/words";
+import { useInAddress, usePartInAddress } from "../../ui/address";
 import { dropDraft, useDrafted } from "../../ui/draft";
 import { Said, Waiting } from "../../ui/Said";
 import { typedFar } from "../../ui/typed";
@@ -49,19 +50,26 @@ const Arch = memo(CarryMap);
 
 export function Bag(props: PlaceProps) {
 	const { session, act, busy } = props;
-	const [importing, setImporting] = useState(false);
-	const [picking, setPicking] = useState(false);
-	const [other, setOther] = useState(false);
-	const [summing, setSumming] = useState(false);
-	const [chosen, setChosen] = useState<number | null>(null);
-	const [part, setPart] = useState<Part>(session.bag.end === "short" ? "wedges" : "stand");
+	const [sheet, openSheet] = useInAddress("sheet");
+	const [club, setClub] = useInAddress("club");
+	const chosen = club === null ? null : Number(club);
+	const setChosen = useCallback(
+		(build: number | null) => setClub(build === null ? null : String(build)),
+		[setClub],
+	);
+	const [part, setPart] = usePartInAddress<Part>(
+		"part",
+		PARTS.map((each) => each.id),
+		session.bag.end === "short" ? "wedges" : "stand",
+	);
 	const [end, setEnd] = useState<End>(session.bag.short ? session.bag.end : "whole");
 	const [shown, setShown] = useState("");
 	const plans = usePlans(session, part === "plans");
 	const agreed = isClosed(session);
 	const known = session.bag.order.length >= 2;
 	const blocked = agreed ? t("label-agreed") : undefined;
-	const sheets = { importing: () => setImporting(true), summing: () => setSumming(true) };
+	const close = () => openSheet(null);
+	const sheets = { importing: () => openSheet("import"), summing: () => openSheet("averages") };
 	const nextRule = RULES[(RULES.findIndex((each) => each.id === session.rule) + 1) % RULES.length];
 	const nextEnd = ENDS[(ENDS.findIndex((each) => each.id === end) + 1) % ENDS.length];
 	const oneEnd = session.bag.short ? undefined : t("bag-no-wedge-bag");
@@ -69,8 +77,8 @@ export function Bag(props: PlaceProps) {
 		"bag",
 		inGroup(t("label-bag"), [
 			["import", t("bag-import-shots"), "i", blocked, sheets.importing],
-			["rack", t("bag-candidates-from-rack"), "k", blocked, () => setPicking(true)],
-			["other", t("bag-borrowed-own-one-loft"), "o", blocked, () => setOther(true)],
+			["rack", t("bag-candidates-from-rack"), "k", blocked, () => openSheet("rack")],
+			["other", t("bag-borrowed-own-one-loft"), "o", blocked, () => openSheet("other")],
 			[
 				"rule",
 				t("bag-change-rule"),
@@ -118,15 +126,15 @@ export function Bag(props: PlaceProps) {
 						{session.bag.short && <EndSwitch end={end} onEnd={setEnd} />}
 					</div>
 				) : (
-					<NoBaseline session={session} onImport={() => setImporting(true)} />
+					<NoBaseline session={session} onImport={sheets.importing} />
 				)}
 				<PartTabs part={part} onPart={setPart} />
 				{part === "stand" && (
 					<Stand
 						session={session}
-						onPick={() => setPicking(true)}
+						onPick={() => openSheet("rack")}
 						onList={() => setPart("list")}
-						onOther={() => setOther(true)}
+						onOther={() => openSheet("other")}
 						agreed={agreed}
 						act={act}
 						busy={busy}
@@ -144,12 +152,10 @@ export function Bag(props: PlaceProps) {
 					))}
 			</section>
 			<Beside session={session} act={act} busy={busy} chosen={chosen} onChoose={setChosen} {...sheets} />
-			{importing && <ImportDialog session={session} onClose={() => setImporting(false)} />}
-			{summing && (
-				<Averages session={session} own={ownOf(session)} act={act} onClose={() => setSumming(false)} />
-			)}
-			{other && <OtherClubs session={session} act={act} busy={busy} onClose={() => setOther(false)} />}
-			{picking && <RackPicker session={session} act={act} busy={busy} onClose={() => setPicking(false)} />}
+			{sheet === "import" && <ImportDialog session={session} onClose={close} />}
+			{sheet === "averages" && <Averages session={session} own={ownOf(session)} act={act} onClose={close} />}
+			{sheet === "other" && <OtherClubs session={session} act={act} busy={busy} onClose={close} />}
+			{sheet === "rack" && <RackPicker session={session} act={act} busy={busy} onClose={close} />}
 		</div>
 	);
 }

@@ -1,7 +1,6 @@
 /** Hitting: the build in hand, the last shot large, its place against the window, what to hit next. */
 
 import type { ProtocolKey } from "../../api/words";
-import { CommandBar } from "../../commands/commands";
 import { CarryMap } from "../../instruments/carry-map/CarryMap";
 import { soleTitle } from "../../protocols/sole/coming";
 import { t } from "../../said/words";
@@ -23,6 +22,7 @@ import { ShotRow } from "./ShotRow";
 import { BayStand } from "./Stand";
 import { StandInPanel } from "./StandInPanel";
 import { Steady } from "./Steady";
+import { Touches } from "./Touches";
 import { Tray } from "./Tray";
 import { Turn } from "./Turn";
 
@@ -37,7 +37,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 	return (
 		<div className="grid min-h-full grid-cols-[15.5rem_1fr] xl:grid-cols-[17.5rem_1fr_17rem]">
 			<BayStand session={session} span={span} onTake={(id) => !agreed && bay.take(id)} />
-			<section className="flex min-w-0 flex-col gap-4 p-5">
+			<section className="flex min-w-0 flex-col gap-3 p-5 pt-4">
 				<InHand session={session} build={build} code={code} live={live}>
 					{!agreed && <Turn session={session} act={act} turn={bay.inTurn} />}
 				</InHand>
@@ -48,7 +48,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 				)}
 				<Tray session={session} build={build} />
 				<p className="font-semibold xl:hidden">{session.next}</p>
-				{build && shot && <LastShot session={session} build={build} shot={shot} span={span} />}
+				{build && shot && <LastShot session={session} build={build} shot={shot} />}
 				{build && !shot && !code && !agreed && <NoShot session={session} onType={() => open("type")} />}
 				{!build && !code && (
 					<p className="quiet py-16 text-center text-xl">{t("bay-take-build-hand-left-then")}</p>
@@ -61,7 +61,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 						onThis={() => bay.itWasThis(shot)}
 					/>
 				)}
-				<div className="flex flex-wrap items-end gap-x-3 gap-y-2">
+				<div className="flex items-end gap-x-3">
 					<ShotRow
 						key={session.in_hand}
 						session={session}
@@ -84,8 +84,8 @@ export function Bay({ session, act, live }: PlaceProps) {
 				{build && <SoFar build={build} />}
 				{build && <Flights session={session} build={build} />}
 				{/* What is touched after every shot stays in reach at the bottom, however many shots there are. */}
-				<div className="sticky bottom-0 z-10 order-2 -mx-5 mt-auto -mb-5 bg-base-200 px-5 py-3">
-					<CommandBar group={t("label-bay")} />
+				<div className="sticky bottom-0 z-10 order-2 -mx-5 mt-auto -mb-5 bg-base-200 px-5 pt-2 pb-3">
+					<Touches bay={bay} testing={Boolean(code)} />
 				</div>
 			</section>
 			<aside className="col-span-full grid content-start gap-5 border-l border-base-300 bg-base-100 p-4 md:grid-cols-3 xl:col-span-1 xl:grid-cols-1">

@@ -4,11 +4,10 @@ import { useStandIn } from "../../api/session";
 import { VOCABULARY } from "../../api/vocabulary";
 import { termOf } from "../../api/words";
 import { Gate } from "../../instruments/gate/Gate";
-import type { Span } from "../../instruments/scale";
 import { Num, Worded } from "../../said/Worded";
 import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
-import { wantedOf, windowFor } from "../../session/gates";
+import { closeSpan, wantedOf, windowFor } from "../../session/gates";
 import type { PlaceProps } from "../../session/place";
 import { carriesOf, questionOf, sourceOf } from "../../session/select";
 import { Letter, letterColour } from "../../ui/Letter";
@@ -16,6 +15,7 @@ import {
 	asFar,
 	farOf,
 	figure,
+	inShown,
 	type Metres,
 	metresOf,
 	reading,
@@ -86,17 +86,7 @@ export function InHand({
 /** To the second, as a fitter counts how long a screen has stood still. */
 const clock = (at: number) => new Date(at).toLocaleTimeString("en-GB");
 
-export function LastShot({
-	session,
-	build,
-	shot,
-	span,
-}: {
-	session: Session;
-	build: Build;
-	shot: Shot;
-	span: Span;
-}) {
+export function LastShot({ session, build, shot }: { session: Session; build: Build; shot: Shot }) {
 	const window = windowFor(build);
 	const carry = farOf(shot.readings, "carry_m");
 	const question = questionOf(session, shot);
@@ -105,9 +95,9 @@ export function LastShot({
 	const stock = shot.intent === "stock" && !shot.apart && (shot.lie === null || CLEAN.includes(shot.lie));
 	return (
 		<div>
-			<div className="flex items-end gap-6">
+			<div className="flex flex-wrap items-end gap-x-6 gap-y-2">
 				<p
-					className={`num text-[6.75rem] leading-[0.8] xl:text-[8.25rem] tracking-tight ${shot.aside || shot.misread ? "quiet line-through" : ""}`}
+					className={`num text-[6.75rem] leading-[0.8] tracking-tight ${shot.aside || shot.misread ? "quiet line-through" : ""}`}
 					data-testid="last-carry"
 				>
 					{figure(carry)}
@@ -135,10 +125,24 @@ export function LastShot({
 					)}
 					{question && <p className="hole-text text-[17px]">{t("bay-odd", { question })}</p>}
 				</div>
+				{/* What is out of its window is large. */}
+				<dl className="flex flex-1 flex-wrap justify-end gap-x-6">
+					{SHOWN.filter((key) => isOut(build, shot, key)).map((key) => (
+						<div key={key} className="pb-1">
+							<dt className="quiet text-[15px]">{shownAs(key).label}</dt>
+							<dd className="text-[27px] leading-tight">
+								<Value shot={shot} name={key} />
+							</dd>
+							<dd>
+								<Aside session={session} build={build} shot={shot} name={key} />
+							</dd>
+						</div>
+					))}
+				</dl>
 			</div>
-			<div className="mt-4">
+			<div className="mt-3">
 				<Gate
-					span={span}
+					span={closeSpan(session, build, carry)}
 					low={window?.low ?? null}
 					high={window?.high ?? null}
 					dots={carriesOf(session, build.id)}
@@ -146,37 +150,66 @@ export function LastShot({
 					last={carry}
 					colour={letterColour(build.letter)}
 					labels
-					height={46}
+					height={40}
 					label={t("bay-carries-build-against-window", { unit: unitName("far") })}
 				/>
 			</div>
-			<dl className="mt-3 grid grid-cols-3 gap-x-5 gap-y-1.5 md:grid-cols-5">
-				{SHOWN.map((key) => {
-					const { low, high } = wantedOf(build, key);
-					const target = low !== null || high !== null;
-					const source = key in shot.readings && sourceOf(session, shot, key);
-					const { label, unit } = shownAs(key);
-					return (
-						<div key={key}>
-							<dt className="quiet text-sm">{label}</dt>
-							<dd className="num text-[23px] leading-tight">
-								{key === "offline_m" ? side(metresOf(shot.readings, key)) : reading(key, shot.readings[key])}
-								<span className="quiet ml-1 text-[14px] font-normal">{unit === "°" ? "" : unit}</span>
-							</dd>
-							<dd className="quiet text-[13px]">
-								{wish(key, low, high)}
-								{source && source !== "measured" ? `${target ? ", " : ""}${termOf("source", source)}` : ""}
-							</dd>
-						</div>
-					);
-				})}
-				<div>
-					<dt className="quiet text-sm">{t("label-smash")}</dt>
-					<dd className="num text-[23px] leading-tight">{figure(smashOf(shot), 2)}</dd>
+			<dl className="mt-1 flex flex-wrap gap-x-5 gap-y-0.5 text-[15px]">
+				{SHOWN.filter((key) => !isOut(build, shot, key)).map((key) => (
+					<div key={key} className="flex items-baseline gap-1.5">
+						<dt className="quiet text-[14px]">{shownAs(key).label}</dt>
+						<dd>
+							<Value shot={shot} name={key} />{" "}
+							<Aside session={session} build={build} shot={shot} name={key} />
+						</dd>
+					</div>
+				))}
+				<div className="flex items-baseline gap-1.5">
+					<dt className="quiet text-[14px]">{t("label-smash")}</dt>
+					<dd className="num">{figure(smashOf(shot), 2)}</dd>
 				</div>
 			</dl>
 		</div>
 	);
+}
+
+type Shown = (typeof SHOWN)[number];
+interface OfShot {
+	session: Session;
+	build: Build;
+	shot: Shot;
+	name: Shown;
+}
+
+/** Whether a reading lies outside what is wanted of it, as both are read. */
+function isOut(build: Build, shot: Shot, key: Shown): boolean {
+	const value = shot.readings[key];
+	if (value === undefined || shot.aside || shot.misread) return false;
+	const { low, high } = wantedOf(build, key);
+	const digits = shownAs(key).digits;
+	const read = (each: number) => whole(inShown(key, each), digits);
+	if (key === "offline_m") return high !== null && read(Math.abs(value)) > read(high);
+	return (low !== null && read(value) < read(low)) || (high !== null && read(value) > read(high));
+}
+
+function Value({ shot, name }: Pick<OfShot, "shot" | "name">) {
+	const { unit } = shownAs(name);
+	return (
+		<span className="num">
+			{name === "offline_m" ? side(metresOf(shot.readings, name)) : reading(name, shot.readings[name])}
+			{unit === "°" ? "" : <span className="quiet ml-0.5 font-normal"> {unit}</span>}
+		</span>
+	);
+}
+
+/** What is wanted of a reading, and where it comes from if it was not measured. */
+function Aside({ session, build, shot, name }: OfShot) {
+	const { low, high } = wantedOf(build, name);
+	const source = name in shot.readings && sourceOf(session, shot, name);
+	const words = [wish(name, low, high), source && source !== "measured" ? termOf("source", source) : ""]
+		.filter(Boolean)
+		.join(", ");
+	return words && <span className="quiet text-[13px]">{words}</span>;
 }
 
 const SHOWN = [
@@ -233,7 +266,7 @@ export function SoFar({ build }: { build: Build }) {
 	if (build.kept === 0) return null;
 	const delivery = DELIVERY.filter((key) => build.averages[key] !== undefined);
 	return (
-		<p className="text-[15px]" data-testid="so-far">
+		<p className="text-[14.5px] leading-snug" data-testid="so-far">
 			<span className="quiet">{t("bay-so-far")}</span>{" "}
 			<Worded
 				id="bay-longest-shortest"

@@ -1,4 +1,5 @@
 /** What the next shots are hit from and with: what holds now, each changed by one key or touch. */
+import { ChevronDown } from "lucide-react";
 import { useState } from "react";
 import { change } from "../../acts";
 import type { Ball, Intent, Lie, Session } from "../../api/client";
@@ -101,9 +102,43 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 	const wedge = buildOf(session, session.in_hand)?.head_type === "wedge";
 	// As far as one would hit it on the course is asked of wedges alone.
 	const offered = (each: string) => each !== "comfortable" || wedge || length === each;
-	const select = "select h-9 ps-2 pe-6";
+	const select = "select h-11 ps-2 pe-6";
+	const [open, setOpen] = useState(false);
+	const line = (
+		<>
+			<button
+				type="button"
+				className="flex min-h-11 w-full cursor-pointer flex-wrap items-center gap-x-1.5 text-left"
+				aria-expanded={open}
+				disabled={agreed}
+				onClick={() => setOpen(!open)}
+			>
+				<span className="quiet">{t("bay-hit-next-from")}</span>{" "}
+				{wordsOf(session).map((each, index) => (
+					<span key={each.said} className={each.usual ? "" : "font-semibold"}>
+						{index > 0 && <span className="quiet"> · </span>}
+						{each.said}
+					</span>
+				))}
+				<ChevronDown size={16} className={open ? "rotate-180" : ""} aria-hidden />
+			</button>
+			{back && (
+				<span className="basis-full text-[15px] font-semibold" role="status">
+					{back}
+				</span>
+			)}
+			<span className="quiet basis-full text-[14px] empty:hidden">{said(unclean, length, ball, windy)}</span>
+		</>
+	);
+	if (!open)
+		return (
+			<div className="-my-2 text-[15px]" data-testid="run-bar">
+				{line}
+			</div>
+		);
 	return (
-		<div className="flex flex-wrap items-center gap-x-2 gap-y-1 text-[15px]" data-testid="run-bar">
+		<div className="-my-2 flex flex-wrap items-center gap-x-2 gap-y-1 text-[15px]" data-testid="run-bar">
+			{line}
 			<label className="flex items-center gap-1">
 				<span className="key">R</span>
 				<select
@@ -160,7 +195,7 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 					{t("label-carry-3")}
 					<input
 						key={session.asked_carry_m}
-						className="input h-9 w-16 px-1.5 text-right"
+						className="input h-11 w-16 px-1.5 text-right"
 						inputMode="decimal"
 						aria-label={t("label-yardage-asked-for")}
 						defaultValue={session.asked_carry_m === null ? "" : asFar(session.asked_carry_m)}
@@ -193,7 +228,7 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 			</label>
 			<button
 				type="button"
-				className={`min-h-9 cursor-pointer ${windy ? "font-semibold" : ""}`}
+				className={`min-h-11 cursor-pointer ${windy ? "font-semibold" : ""}`}
 				disabled={agreed}
 				onClick={onMore}
 			>
@@ -209,14 +244,42 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 						})
 					: ""}
 			</button>
-			{back && (
-				<span className="basis-full text-[15px] font-semibold" role="status">
-					{back}
-				</span>
-			)}
-			<span className="quiet basis-full text-[14px] empty:hidden">{said(unclean, length, ball, windy)}</span>
 		</div>
 	);
+}
+
+/** What holds for the next shots, a few words each; usual: as nobody would say it. */
+function wordsOf(session: Session): { said: string; usual: boolean }[] {
+	const { length, struck_ball: ball, lie, intent, tee_mm: tee, gripped_in: grip } = session;
+	const windy = session.wind_mps > 0;
+	const air = `${windWords(session.wind_mps, session.wind_from_deg)}, ${figure(inUnit("warmth", session.temperature_c))} ${unit("warmth")}`;
+	const found = [
+		{ said: lie === null ? termOf("surface", session.surface) : termOf("lie", lie), usual: lie === null },
+		{
+			said: t("bay-swing", { words: WORDS[length] ?? t("label-to-2", { each: length }) }),
+			usual: length === "full",
+		},
+		{ said: termOf("intent", intent), usual: intent === "stock" },
+		...(intent === "yardage"
+			? [{ said: `${asFar(session.asked_carry_m)} ${unit("far")}`, usual: false }]
+			: []),
+		{ said: BALL[ball], usual: ball === "own" },
+		{ said: air, usual: !windy },
+	];
+	if (tee)
+		found.push({
+			said: t("bay-tee", { teeMm: lengthText(tee / 1000), unit: unit("club_length") }).replace(/^, /, ""),
+			usual: false,
+		});
+	if (grip > 0)
+		found.push({
+			said: t("bay-gripped-down", {
+				grippedIn: lengthText(grip * 0.0254),
+				unit: unit("club_length"),
+			}).replace(/^, /, ""),
+			usual: false,
+		});
+	return found;
 }
 
 /** What the run says of the club, where it does not speak for its stock figures. */

@@ -6,6 +6,7 @@ import { NewSetting, PickBuild, WantedShot } from "./Dialogs";
 import type { InBay } from "./inBay";
 import { FeltSheet, PlayerSheet } from "./PlayerPanel";
 import { RunSheet } from "./RunBar";
+import { MoreSheet } from "./Touches";
 import { TypePad } from "./TypePad";
 
 export function Sheets({ bay }: { bay: InBay }) {
@@ -15,6 +16,7 @@ export function Sheets({ bay }: { bay: InBay }) {
 	return (
 		<>
 			{opened === "setting" && build && <NewSetting build={build} act={act} onClose={given.onClose} />}
+			{opened === "more" && <MoreSheet onClose={given.onClose} />}
 			{opened === "run" && <RunSheet {...given} />}
 			{opened === "trail" && <TrailSheet acts={trail} onClose={given.onClose} />}
 			{opened === "player" && <PlayerSheet {...given} />}

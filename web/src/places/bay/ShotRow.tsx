@@ -1,6 +1,6 @@
 /** The shots of the build in hand, the newest at the end. */
 
-import { memo, useRef, useState } from "react";
+import { memo, useEffect, useRef, useState } from "react";
 import type { Session, Shot } from "../../api/client";
 import { useEarlier } from "../../api/earlier";
 import { termOf } from "../../api/words";
@@ -32,15 +32,31 @@ export function ShotRow({ session, shots, shot, selected, colour, onTouch }: Row
 	const at = shots.findIndex((each) => each === shot);
 	const first = Math.max(Math.min(shots.length - most, at), 0);
 	const before = first + session.earlier;
+	// One line: the shot in work is in sight, at first and after each ball the last one.
+	const row = useRef<HTMLOListElement>(null);
+	const here = shot?.id;
+	// biome-ignore lint/correctness/useExhaustiveDependencies: another ball moves the line too
+	useEffect(() => {
+		const list = row.current;
+		const cell = here === undefined ? null : list?.querySelector<HTMLElement>('[aria-pressed="true"]');
+		if (!list || !cell) return;
+		const [box, all] = [cell.getBoundingClientRect(), list.getBoundingClientRect()];
+		if (box.left < all.left) list.scrollLeft -= all.left - box.left + 8;
+		else if (box.right > all.right) list.scrollLeft += box.right - all.right + 8;
+	}, [here, shots.length]);
 	return (
 		<>
 			<Said error={earlier.error} />
-			<ol className="flex flex-wrap gap-1.5" aria-label={t("bay-shots-build")}>
+			<ol
+				ref={row}
+				className="flex min-w-0 flex-1 gap-1.5 overflow-x-auto px-0.5 py-1"
+				aria-label={t("bay-shots-build")}
+			>
 				{before > 0 && (
 					<li>
 						<button
 							type="button"
-							className="min-h-16 w-18 cursor-pointer px-2 py-1 text-left text-[13px] underline"
+							className="min-h-16 w-18 shrink-0 cursor-pointer px-2 py-1 text-left text-[13px] underline"
 							disabled={earlier.isPending}
 							onClick={() => (first ? setMost(shots.length - first + MOST) : earlier.mutate())}
 						>
@@ -79,7 +95,7 @@ interface CellProps {
 const Cell = memo(function Cell({ shot, number, colour, odd, here, chosen, onTouch }: CellProps) {
 	const carry = asFar(metresOf(shot.readings, "carry_m"));
 	return (
-		<li>
+		<li className="shrink-0">
 			<button
 				type="button"
 				className={`min-h-16 w-18 cursor-pointer border-b-3 px-2 py-1 text-left ${here ? "outline-2" : ""} ${chosen ? "bg-base-300" : "bg-base-100"}`}

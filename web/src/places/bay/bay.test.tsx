@@ -53,6 +53,14 @@ const COMMANDS: [string, string, string, object][] = [
 	["u", "No distance", "counts", { distance: false }],
 ];
 
+/** What is touched: on the pad or beside it, the rest behind More. */
+async function touched(name: string | RegExp): Promise<HTMLElement> {
+	const there = screen.queryByRole("button", { name });
+	if (there) return there;
+	fireEvent.click(screen.getByRole("button", { name: "⇧M More" }));
+	return screen.findByRole("button", { name, hidden: true });
+}
+
 test.each(COMMANDS)(
 	"%s, by key and by touch, acts on the newest shot, also one that came later",
 	async (key, name, what, body) => {
@@ -62,8 +70,8 @@ test.each(COMMANDS)(
 		press(key);
 		await waitFor(() => expect(changes(sent)).toHaveLength(1));
 		rerender(place([shot(11, 4, 177), shot(12, 4, 181)]));
-		const button = () => screen.getByRole("button", { name: new RegExp(`^${key.toUpperCase()} ${name}$`) });
-		fireEvent.click(button());
+		const button = await touched(new RegExp(`^${key.toUpperCase()} ${name}$`));
+		fireEvent.click(button);
 		await waitFor(() => expect(changes(sent)).toHaveLength(2));
 		press(key);
 		await waitFor(() => expect(changes(sent)).toHaveLength(3));
@@ -91,8 +99,8 @@ test.each(TOUCHED)("%s opens its sheet by key and by touch", async (key, name, t
 	expect((await screen.findByRole("dialog", { hidden: true })).textContent).toContain(title);
 	unmount();
 	show(Bay, { ...inHand, builds });
-	fireEvent.click(screen.getByRole("button", { name: `${key.toUpperCase()} ${name}` }));
-	expect((await screen.findByRole("dialog", { hidden: true })).textContent).toContain(title);
+	fireEvent.click(await touched(`${key.toUpperCase()} ${name}`));
+	await waitFor(() => expect(screen.getByRole("dialog", { hidden: true }).textContent).toContain(title));
 });
 
 test("what was done here can be read", async () => {
@@ -392,6 +400,7 @@ test("the run bar says what holds now: swing, ball and wind, each changed by one
 			{ struck_ball: "hard" },
 		]),
 	);
+	fireEvent.click(screen.getByRole("button", { name: /^Next: / }));
 	fireEvent.change(screen.getByLabelText("How long the next swings are"), { target: { value: "9:00" } });
 	await waitFor(() => expect(changes(sent)[2]?.body).toEqual({ length: "9:00" }));
 	press(";");

@@ -107,6 +107,7 @@ function ofTheNext(bay: InBay): Row[] {
 			() => open("type"),
 		],
 		["move", t("bay-move"), "m", noShot(bay), () => open("move")],
+		["more", t("bay-more"), "shift+m", undefined, () => open("more")],
 	];
 }
 

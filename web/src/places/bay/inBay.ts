@@ -1,5 +1,4 @@
 /** What the Bay is about just now: the build and the shot in work, the sheet that is open, and what is done to them. */
-import { useState } from "react";
 import { change } from "../../acts";
 import type { Seen, Session, Shot } from "../../api/client";
 import type { ProtocolKey } from "../../api/words";
@@ -8,15 +7,30 @@ import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
 import type { PlaceProps } from "../../session/place";
 import { buildOf } from "../../session/select";
+import { useInAddress } from "../../ui/address";
 import type { AllOf } from "./Acts";
 import { useTurn } from "./Turn";
 import { useShotsInWork } from "./work";
 
-export type Opened = "setting" | "move" | "wanted" | "player" | "felt" | "trail" | "run" | "type" | null;
+/** Some are opened by a command of their name. */
+export const SHEETS = [
+	"setting",
+	"move",
+	"wanted",
+	"player",
+	"felt",
+	"trail",
+	"run",
+	"type",
+	"more",
+] as const;
+export type Opened = (typeof SHEETS)[number] | null;
 
 export function useInBay({ session, act }: Pick<PlaceProps, "session" | "act">) {
 	const work = useShotsInWork(session, session.in_hand);
-	const [opened, open] = useState<Opened>(null);
+	const [sheet, openSheet] = useInAddress("sheet");
+	const opened: Opened = SHEETS.find((each) => each === sheet) ?? null;
+	const open: (sheet: Opened) => void = openSheet;
 	const inTurn = useTurn(session);
 	const panel = PANELS[session.protocol as ProtocolKey] ?? {};
 	const { shot, shots, selected, select } = work;

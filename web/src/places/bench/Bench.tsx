@@ -6,6 +6,8 @@ import { change } from "../../acts";
 import type { Bench as BenchAnswer, Session, Verdict, Wish } from "../../api/client";
 import { useBench } from "../../api/session";
 import { type ProtocolKey, protocolKeys } from "../../api/words";
+import { useCommands } from "../../commands/commands";
+import { inGroup, type Row } from "../../commands/rows";
 import { FlightBoard } from "../../instruments/flight-board/FlightBoard";
 import { PANELS } from "../../protocols";
 import { t } from "../../said/words";
@@ -16,6 +18,7 @@ import { boardClub } from "../../session/flights";
 import type { PlaceProps } from "../../session/place";
 import { buildOf, candidatesOf, windowsOf } from "../../session/select";
 import { worthWords } from "../../session/words";
+import { usePartInAddress } from "../../ui/address";
 import { Letter, letterColour } from "../../ui/Letter";
 import { Said, Waiting } from "../../ui/Said";
 import { asFar, figure, signed, whole } from "../../ui/units";
@@ -34,52 +37,112 @@ const moreOf = ({ more, more_with, more_in_vain }: BenchAnswer["choice"]) =>
 		? t("bench-even-more-with-would-hardly", { more, moreWith: more_with })
 		: t("bench-about-more-with", { more, moreWith: more_with });
 
+const TABS = [
+	{ id: "which", name: t("bench-which"), key: "w" },
+	{ id: "flight", name: t("bench-flight"), key: "f" },
+	{ id: "tests", name: t("bench-tests"), key: "t" },
+	{ id: "what-if", name: t("bench-what-if"), key: "i" },
+] as const;
+type Tab = (typeof TABS)[number]["id"];
+
 export function Bench({ session, act, busy }: PlaceProps) {
 	const bench = useBench(session);
+	const [tab, setTab] = usePartInAddress<Tab>(
+		"tab",
+		TABS.map((each) => each.id),
+		"which",
+	);
+	useCommands(
+		"bench",
+		inGroup(
+			t("app-bench"),
+			TABS.map((each): Row => [each.id, each.name, each.key, undefined, () => setTab(each.id)]),
+		),
+	);
 	if (candidatesOf(session).length === 0) return <NothingOnTheStand session={session} act={act} />;
 	return (
-		<div className="grid min-h-full lg:grid-cols-[1fr_23rem]">
-			<section className="min-w-0 p-4">
-				<div className="mb-1 flex flex-wrap items-baseline gap-x-4">
-					<h2 className="text-lg">{t("bench-flight-board")}</h2>
-					<p className="quiet text-sm">{t("bench-ellipse-80-kept-shots-whisker")}</p>
+		<div className="flex min-h-full flex-col">
+			{/* What is decided stays in sight, whatever is looked at. */}
+			<div className="sticky top-0 z-10 flex flex-wrap items-center gap-x-6 gap-y-2 border-b border-base-300 bg-base-100 px-4 py-2">
+				<div className="min-w-72 flex-1">
+					{bench.data ? (
+						<Chosen session={session} choice={bench.data.choice} />
+					) : (
+						!bench.error && <Waiting what={t("bench-the-decision")} />
+					)}
 				</div>
-				<Said error={bench.error} />
-				{bench.data ? (
-					<Board session={session} bench={bench.data} />
-				) : (
-					<Waiting what={t("bench-the-flights")} />
-				)}
-				<Metrics session={session} bench={bench.data} />
-				{bench.data && <Findings session={session} bench={bench.data} />}
-				{bench.data?.eases && <p className="mt-1 text-[14.5px]">{bench.data.eases}</p>}
-				{bench.data && <Flights session={session} flights={bench.data.flights} />}
-				<Tested session={session} bench={bench.data} act={act} />
-				{bench.data && <Claims claims={bench.data.claims} />}
-				{bench.data &&
-					Object.entries(bench.data.lies).map(([letter, said]) => (
-						<p key={letter} className="mt-1 text-[14.5px]">
-							<Letter letter={letter} size={20} /> {said.join(" ")}
-						</p>
-					))}
-				{bench.data &&
-					Object.entries(bench.data.spans).map(([letter, words]) => (
-						<p key={letter} className="mt-1 text-[14.5px]">
-							<Letter letter={letter} size={20} /> {words}
-						</p>
-					))}
-				<WhatIf session={session} act={act} busy={busy} />
-			</section>
-			<aside className="flex flex-col gap-4 border-l border-base-300 bg-base-100 p-4">
-				{bench.data && <Chosen session={session} choice={bench.data.choice} />}
-				{bench.data && bench.data.choice.worths.length > 0 && <Worths choice={bench.data.choice} />}
+				<Link className="btn btn-primary h-11" to={`/sessions/${session.id}/handover`}>
+					{t("bench-decide")}
+				</Link>
+			</div>
+			<Tabs tab={tab} onTab={setTab} />
+			<Said error={bench.error} />
+			<div className="p-4" role="tabpanel" aria-label={TABS.find((each) => each.id === tab)?.name}>
+				{tab === "which" && <Which session={session} bench={bench.data} act={act} busy={busy} />}
+				{tab === "flight" && <Flight session={session} bench={bench.data} />}
+				{tab === "tests" && <Tests session={session} bench={bench.data} act={act} />}
+				{tab === "what-if" && <WhatIf session={session} act={act} busy={busy} />}
+			</div>
+		</div>
+	);
+}
+
+function Tabs({ tab, onTab }: { tab: Tab; onTab: (tab: Tab) => void }) {
+	const at = TABS.findIndex((each) => each.id === tab);
+	const beside = (by: number) => TABS[(at + by + TABS.length) % TABS.length]?.id ?? "which";
+	return (
+		<div
+			className="no-print flex flex-wrap gap-1 border-b border-base-300 bg-base-200 px-4"
+			role="tablist"
+			aria-label={t("bench-questions")}
+			onKeyDown={(event) => {
+				const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
+				if (!by) return;
+				event.preventDefault();
+				onTab(beside(by));
+				event.currentTarget.querySelectorAll("button")[(at + by + TABS.length) % TABS.length]?.focus();
+			}}
+		>
+			{TABS.map((each) => (
+				<button
+					key={each.id}
+					type="button"
+					role="tab"
+					aria-selected={tab === each.id}
+					tabIndex={tab === each.id ? 0 : -1}
+					className={`flex min-h-11 cursor-pointer items-center gap-1.5 px-4 font-semibold ${tab === each.id ? "bg-primary text-primary-content" : "hover:bg-base-100"}`}
+					onClick={() => onTab(each.id)}
+				>
+					<span className={`text-[12px] font-medium ${tab === each.id ? "" : "quiet"}`}>
+						{each.key.toUpperCase()}
+					</span>
+					{each.name}
+				</button>
+			))}
+		</div>
+	);
+}
+
+interface Question extends Pick<PlaceProps, "session" | "act" | "busy"> {
+	bench: BenchAnswer | undefined;
+}
+
+/** Which one: what each saves, and its verdict, slot by slot. */
+function Which({ session, bench, act, busy }: Question) {
+	return (
+		<div className="grid gap-x-8 gap-y-5 xl:grid-cols-[24rem_1fr]">
+			<div className="space-y-4">
+				{bench && bench.choice.worths.length > 0 && <Worths choice={bench.choice} />}
 				{[session.day_words, session.monitor].filter(Boolean).map((words) => (
 					<p key={words} className="hole-text text-[14.5px] font-semibold">
 						{words}
 					</p>
 				))}
-				<div className="flex items-baseline justify-between">
-					<h2 className="text-lg">{t("bench-verdict")}</h2>
+				{bench && <Compared bench={bench} session={session} />}
+			</div>
+			<section>
+				<div className="mb-2 flex items-baseline justify-between gap-4">
+					<h3 className="text-lg">{t("bench-verdict")}</h3>
 					<span className="quiet text-sm">{CHANCES[session.bag.wanted.wish]}</span>
 				</div>
 				{session.verdicts.length === 0 && (
@@ -87,23 +150,64 @@ export function Bench({ session, act, busy }: PlaceProps) {
 						{t("bench-without-slot-there-nothing-judge", { headline: session.bag.headline })}
 					</p>
 				)}
-				<ul className="space-y-4">
+				<ul className="grid gap-x-6 gap-y-5 md:grid-cols-2">
 					{session.verdicts.map((verdict) => (
 						<VerdictCard
 							key={verdict.build}
 							session={session}
 							verdict={verdict}
-							serves={bench.data?.serves[verdict.letter] ?? []}
+							serves={bench?.serves[verdict.letter] ?? []}
 							act={act}
 							busy={busy}
 						/>
 					))}
 				</ul>
-				{bench.data && <Compared bench={bench.data} session={session} />}
-				<Link className="btn btn-primary mt-auto h-12" to={`/sessions/${session.id}/handover`}>
-					{t("bench-decide")}
-				</Link>
-			</aside>
+			</section>
+		</div>
+	);
+}
+
+/** How they fly: from the side and from above, figure by figure. */
+function Flight({ session, bench }: Pick<Question, "session" | "bench">) {
+	return (
+		<section>
+			<div className="mb-1 flex flex-wrap items-baseline gap-x-4">
+				<h3 className="text-lg">{t("bench-flight-board")}</h3>
+				<p className="quiet text-sm">{t("bench-ellipse-80-kept-shots-whisker")}</p>
+			</div>
+			{bench ? <Board session={session} bench={bench} /> : <Waiting what={t("bench-the-flights")} />}
+			<Metrics session={session} bench={bench} />
+			{bench && <Flights session={session} flights={bench.flights} />}
+			{bench && (
+				<>
+					{Object.entries(bench.lies).map(([letter, said]) => (
+						<p key={letter} className="mt-1 text-[14.5px]">
+							<Letter letter={letter} size={20} /> {said.join(" ")}
+						</p>
+					))}
+					{Object.entries(bench.spans).map(([letter, words]) => (
+						<p key={letter} className="mt-1 text-[14.5px]">
+							<Letter letter={letter} size={20} /> {words}
+						</p>
+					))}
+				</>
+			)}
+		</section>
+	);
+}
+
+/** What came of the tests, and what was said of the clubs beforehand. */
+function Tests({ session, bench, act }: Omit<Question, "busy">) {
+	if (!bench) return <Waiting what={t("bench-the-tests")} />;
+	const none =
+		bench.findings.length + bench.results.length + bench.claims.length === 0 && session.soles.length === 0;
+	return (
+		<div className="max-w-5xl">
+			{none && <p className="quiet">{t("bench-no-test-yet")}</p>}
+			<Findings session={session} bench={bench} />
+			{bench.eases && <p className="mt-1 text-[14.5px]">{bench.eases}</p>}
+			<Tested session={session} bench={bench} act={act} />
+			<Claims claims={bench.claims} />
 		</div>
 	);
 }
@@ -161,8 +265,17 @@ function NothingOnTheStand({ session, act }: Pick<PlaceProps, "session" | "act">
 	);
 }
 
+type Worth = BenchAnswer["choice"]["worths"][number];
+
 /** What the bag with each build in it saves, so that the runner-up's case stands beside the choice. */
 function Worths({ choice }: { choice: BenchAnswer["choice"] }) {
+	const sums = choice.worths.flatMap((each) => {
+		const parts = each.lines.map((line) => line.strokes);
+		const over = (sign: 1 | -1) =>
+			parts.filter((part) => part * sign > 0).reduce((sum, part) => sum + part, 0);
+		return [each.low, each.high, over(1), over(-1)];
+	});
+	const ends = [Math.min(0, ...sums), Math.max(0.1, ...sums)] as const;
 	return (
 		<table className="w-full text-[14.5px]" data-testid="worths">
 			<caption className="quiet mb-1 text-left text-sm">{t("bench-strokes-saved-round-todays-bag")}</caption>
@@ -173,14 +286,68 @@ function Worths({ choice }: { choice: BenchAnswer["choice"] }) {
 							<Letter letter={each.letter} size={20} />
 						</th>
 						<td className="num pr-3 text-right text-[17px] whitespace-nowrap">{signed(each.saves)}</td>
-						<td className="quiet text-[12.5px]">
-							{t("bench-to", { low: figure(each.low, 1), high: figure(each.high, 1) })}
-							{each.lines.length > 0 && <span className="block">{worthWords(each.lines)}</span>}
+						<td className="w-full">
+							<WorthBar worth={each} ends={ends} />
+							<span className="quiet block text-[12.5px]">
+								{t("bench-to", { low: figure(each.low, 1), high: figure(each.high, 1) })}
+								{each.lines.length > 0 && `: ${worthWords(each.lines)}`}
+							</span>
 						</td>
 					</tr>
 				))}
 			</tbody>
 		</table>
+	);
+}
+
+const WIDE = 240;
+/** Parts after the first are paler. */
+const SHADES = [1, 0.62, 0.4, 0.26, 0.16];
+
+/** What a build saves by its parts, end to end: what it costs to the left of nought; what it comes to, with its doubt. */
+function WorthBar({ worth, ends: [low, high] }: { worth: Worth; ends: readonly [number, number] }) {
+	const at = (strokes: number) => ((strokes - low) / (high - low)) * WIDE;
+	const colour = letterColour(worth.letter);
+	let [gained, lost] = [0, 0];
+	const parts = worth.lines.map((each) => {
+		const from = each.strokes < 0 ? lost : gained;
+		if (each.strokes < 0) lost += each.strokes;
+		else gained += each.strokes;
+		const [left, right] = [at(Math.min(from, from + each.strokes)), at(Math.max(from, from + each.strokes))];
+		return { line: each.line, left, wide: right - left };
+	});
+	return (
+		<svg
+			viewBox={`0 0 ${WIDE} 22`}
+			className="block h-[22px] w-full"
+			preserveAspectRatio="none"
+			aria-hidden="true"
+		>
+			{parts.map((part, index) => (
+				<rect
+					key={part.line}
+					x={part.left}
+					y="4"
+					width={Math.max(part.wide, 0)}
+					height="9"
+					fill={colour}
+					fillOpacity={SHADES[index] ?? 0.12}
+				/>
+			))}
+			<path d={`M${at(0)} 0v22`} stroke="currentColor" strokeWidth="1" vectorEffect="non-scaling-stroke" />
+			<path
+				d={`M${at(worth.low)} 18H${at(worth.high)}`}
+				stroke={colour}
+				strokeWidth="2"
+				vectorEffect="non-scaling-stroke"
+			/>
+			<path
+				d={`M${at(worth.saves)} 14v8`}
+				stroke={colour}
+				strokeWidth="3"
+				vectorEffect="non-scaling-stroke"
+			/>
+		</svg>
 	);
 }
 

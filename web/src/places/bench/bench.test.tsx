@@ -120,7 +120,7 @@ test("the choice comes first, with what would settle it, then each verdict with 
 	expect(await screen.findByText("A makes most of the jobs.")).toBeTruthy();
 	expect(screen.getByText("Not settled: about 4 more with B.")).toBeTruthy();
 	const saved = screen.getByTestId("worths");
-	expect(saved.textContent).toContain("+0.3−0.1 to 0.80.21 yardages, 0.13 jobs, −0.03 price");
+	expect(saved.textContent).toContain("+0.3−0.1 to 0.8: 0.21 yardages, 0.13 jobs, −0.03 price");
 	expect(screen.getByText("83%")).toBeTruthy();
 	expect(screen.getByText("under 1%")).toBeTruthy();
 	expect(screen.getByRole("list", { name: "Jobs played out with A" }).textContent).toContain("72%");
@@ -153,7 +153,7 @@ test("each build stands against the window it is judged by", async () => {
 	);
 	second.builds = second.builds.map((each) => ({ ...each, averages: { carry_m: each.carry_m ?? 0 } }));
 	second.verdicts = [verdict({ build: 4, slot: 0 }), verdict({ build: 5, letter: "B", slot: 1 })];
-	show(Bench, second);
+	show(Bench, second, "/?tab=flight");
 	const row = (await screen.findByText(/^Carry, yd/)).closest("tr") as HTMLElement;
 	expect(row.textContent).toContain("each by its own");
 	const bands = [...row.querySelectorAll("svg rect")].map((each) => Number(each.getAttribute("x")));
@@ -202,7 +202,7 @@ test("of a shot that was asked for it says what it did beside the stock one, and
 		},
 	];
 	serve({ "GET /api/sessions/7/bench": { ...bench, findings } });
-	show(Bench, judged);
+	show(Bench, judged, "/?tab=tests");
 	const table = (await screen.findByText("Asked for, beside the stock shot")).closest("table") as HTMLElement;
 	const rows = [...table.querySelectorAll("tbody tr")].map((row) =>
 		[...row.querySelectorAll("td")].map((cell) => cell.textContent),
@@ -249,7 +249,7 @@ test("swings of one club stand side by side, and a yardage by name beside what c
 		},
 	];
 	serve({ "GET /api/sessions/7/bench": { ...bench, findings, eases: "Eases off about as most do." } });
-	show(Bench, judged);
+	show(Bench, judged, "/?tab=tests");
 	const effort = within(await screen.findByRole("region", { name: "Effort" }));
 	for (const name of [/^stock 97 4 8.?600 3/, /^three-quarter.* 96 4/, /^to 9:00 61 4/])
 		expect(effort.getByRole("row", { name })).toBeTruthy();
@@ -288,14 +288,15 @@ test("a wedge flies beside its window with what it may be, and each complaint ha
 		{ club: "54", complaint: "line", claim: "not_so", sentence: "54, “it goes off line”: within 0.3°." },
 	];
 	serve({ "GET /api/sessions/7/bench": { ...bench, flights, claims } });
-	show(Bench, judged);
+	show(Bench, judged, "/?tab=flight");
 	const flight = within(await screen.findByRole("region", { name: "Flight by loft" }));
 	expect(flight.getByText("34")).toBeTruthy();
 	expect(flight.getByText("25 to 30")).toBeTruthy();
 	expect(flight.getByText(/Perhaps contact high on the face/).textContent).toBe(
 		"Perhaps contact high on the face (3 of 5 called high). Powder the face.",
 	);
-	const said = within(screen.getByRole("region", { name: "What bothers the player" }));
+	fireEvent.keyDown(document.body, { key: "t" });
+	const said = within(await screen.findByRole("region", { name: "What bothers the player" }));
 	expect(said.getAllByRole("listitem").map((each) => each.textContent)).toEqual([
 		"open54, “it does not stop”: hit a fresh one.",
 		"not so54, “it goes off line”: within 0.3°.",
@@ -319,7 +320,7 @@ test("a column can be held against another, and the two read as neighbours; line
 	// Seen as 186 and 204: whoever subtracts on the screen finds 18, though they are 17.2 apart.
 	const carries: Record<number, number> = { 4: fromFar(186.4), 2: fromFar(203.6) };
 	const builds = judged.builds.map((each) => ({ ...each, averages: { carry_m: carries[each.id] ?? 0 } }));
-	show(Bench, { ...judged, builds });
+	show(Bench, { ...judged, builds }, "/?tab=flight");
 	fireEvent.change(await screen.findByLabelText("What the columns are held against"), {
 		target: { value: "2" },
 	});
@@ -383,7 +384,7 @@ test("an old wedge beside a fresh one: the outcome first, then both figures from
 		},
 	];
 	serve({ "GET /api/sessions/7/bench": { ...bench, results } });
-	show(Bench, session);
+	show(Bench, session, "/?tab=tests");
 	const told = within(await screen.findByRole("region", { name: "Grooves, old against new" }));
 	expect(told.getByText(/^Worth replacing: wet/).className).toContain("hole-text");
 	const row = told.getByRole("row", { name: /^wet/ });
@@ -396,7 +397,7 @@ test("a club of the bag that was typed and not hit stands in the columns with wh
 	const builds = judged.builds.map((each) =>
 		each.letter ? each : { ...each, averages: {}, carry_from: "typed" as const },
 	);
-	show(Bench, { ...judged, builds });
+	show(Bench, { ...judged, builds }, "/?tab=flight");
 	const row = (await screen.findByText("Carry, yd")).closest("tr") as HTMLElement;
 	expect(row.textContent).toMatch(/196 typed/);
 });

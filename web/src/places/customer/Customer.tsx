@@ -4,12 +4,12 @@ import "../../said/rest";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { useForm } from "react-hook-form";
-import { Link, useParams } from "react-router";
+import { useParams } from "react-router";
 import { type Customer as CustomerAnswer, client, got, type Person } from "../../api/client";
+import { ShopFrame } from "../../app/ShopFrame";
 import { t } from "../../said/words";
 import { AsLeft } from "../../ui/AsLeft";
 import { useFormDraft } from "../../ui/draft";
-import { Mark } from "../../ui/Mark";
 import { Said, Waiting } from "../../ui/Said";
 import { CustomerPicker } from "../desk/CustomerPicker";
 import { Sessions } from "../desk/Sessions";
@@ -30,16 +30,10 @@ export default function Customer() {
 	});
 	const customer = found.data;
 	return (
-		<div className="mx-auto max-w-5xl px-6 pb-12">
-			<header className="flex items-center gap-4 py-4">
-				<Link to="/" aria-label={t("label-to-the-desk")} className="py-2">
-					<Mark />
-				</Link>
-				<h1 className="min-w-0 flex-1 truncate text-xl">{customer?.name ?? t("label-customer")}</h1>
-			</header>
+		<ShopFrame at="/customers" title={customer?.name ?? t("label-customer")}>
 			<Said error={found.error ?? change.error} />
 			{customer ? (
-				<main className="grid gap-8 lg:grid-cols-[1fr_24rem]">
+				<div className="grid gap-8 lg:grid-cols-[1fr_24rem]">
 					<section className="min-w-0">
 						<h2 className="mb-2 text-lg">{t("customer-visits")}</h2>
 						{customer.visits.length ? (
@@ -86,11 +80,11 @@ export default function Customer() {
 							</>
 						)}
 					</aside>
-				</main>
+				</div>
 			) : (
 				!found.error && <Waiting what={t("label-the-customer")} />
 			)}
-		</div>
+		</ShopFrame>
 	);
 }
 

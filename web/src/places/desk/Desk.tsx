@@ -1,14 +1,12 @@
-/** The desk: sessions to go on with, checks that fall due, customers, and a new visit. */
-import { useInfiniteQuery, useQuery } from "@tanstack/react-query";
-import { CircleHelp, LogOut, SunMoon } from "lucide-react";
-import { lazy, Suspense } from "react";
+/** The desk: who is in which bay and what is next there, sessions to go on with, checks that fall due, a new visit. */
+import { keepPreviousData, useInfiniteQuery, useQuery } from "@tanstack/react-query";
+import { lazy, Suspense, useState } from "react";
 import { Link } from "react-router";
 import { client, got, type Me, type SessionLine } from "../../api/client";
+import { ShopFrame } from "../../app/ShopFrame";
 import { t } from "../../said/words";
-import { Mark } from "../../ui/Mark";
 import { Said, Waiting } from "../../ui/Said";
-import { useTheme } from "../../ui/theme";
-import { day, Sessions } from "./Sessions";
+import { day, PLACES, Sessions } from "./Sessions";
 import { TryOut } from "./TryOut";
 
 const FirstSteps = lazy(() => import("./FirstSteps"));
@@ -20,56 +18,46 @@ function inOrder(lines: SessionLine[]): SessionLine[] {
 	return [...lines].sort((a, b) => order[a.status] - order[b.status]);
 }
 
-export function Desk({ me, onSignOut, onHelp }: { me: Me; onSignOut: () => void; onHelp: () => void }) {
+interface Asked {
+	search: string;
+	state: "" | "open" | "done";
+	bay: string;
+}
+const ALL: Asked = { search: "", state: "", bay: "" };
+
+export function Desk({ me }: { me: Me }) {
+	const [asked, setAsked] = useState(ALL);
+	const { search, state, bay } = asked;
 	const sessions = useInfiniteQuery({
-		queryKey: ["sessions"],
+		queryKey: ["sessions", asked],
 		initialPageParam: 1,
-		queryFn: ({ pageParam: page }) => got(client.GET("/api/sessions", { params: { query: { page } } })),
+		queryFn: ({ pageParam: page }) =>
+			got(
+				client.GET("/api/sessions", {
+					params: {
+						query: {
+							page,
+							...(search && { search }),
+							...(state && { state }),
+							...(bay && { bay: Number(bay) }),
+						},
+					},
+				}),
+			),
 		getNextPageParam: (last, pages) => (last.next ? pages.length + 1 : undefined),
+		placeholderData: keepPreviousData,
 	});
 	const lines = sessions.data?.pages.flatMap((page) => page.results);
-	const none = lines?.length === 0;
+	const narrowed = search !== "" || state !== "" || bay !== "";
+	const none = lines?.length === 0 && !narrowed;
 	const assists = me.role === "assistant";
-	const [, turnTheme] = useTheme();
 	return (
-		<div className="mx-auto max-w-6xl px-6 pb-12">
-			<header className="flex items-center gap-4 py-4">
-				<Mark />
-				<h1 className="min-w-0 flex-1 truncate text-xl">{me.shop}</h1>
-				{me.demo && <DemoWord me={me} />}
-				{assists ? (
-					<Link to="/you" className="px-2 py-2 font-semibold underline">
-						{t("label-you")}
-					</Link>
-				) : (
-					<>
-						<Link to="/rack" className="px-2 py-2 font-semibold underline">
-							{t("label-rack")}
-						</Link>
-						<Link to="/shop" className="px-2 py-2 font-semibold underline">
-							{t("label-shop")}
-						</Link>
-					</>
-				)}
-				<span className="quiet text-sm">{me.name}</span>
-				<button
-					type="button"
-					className="p-2"
-					aria-label={t("label-light-or-dark-screen")}
-					onClick={turnTheme}
-				>
-					<SunMoon size={19} />
-				</button>
-				<button type="button" className="p-2" aria-label={t("label-keys")} onClick={onHelp}>
-					<CircleHelp size={19} />
-				</button>
-				<button type="button" className="p-2" aria-label={t("desk-sign-out")} onClick={onSignOut}>
-					<LogOut size={19} />
-				</button>
-			</header>
-			<main className="grid gap-8 lg:grid-cols-[1fr_21rem]">
-				<section>
+		<ShopFrame at="/" title={t("label-desk")} hidden>
+			<div className="grid gap-8 lg:grid-cols-[1fr_21rem]">
+				<section className="min-w-0">
+					{!none && <Bays me={me} pad={assists} />}
 					<h2 className="mb-2 text-lg">{none && !assists ? t("desk-first-steps") : t("desk-sessions")}</h2>
+					{!none && <Narrow me={me} asked={asked} onAsk={setAsked} />}
 					<Said error={sessions.error} />
 					{none &&
 						(assists ? (
@@ -84,6 +72,7 @@ export function Desk({ me, onSignOut, onHelp }: { me: Me; onSignOut: () => void;
 					) : (
 						<Waiting what={t("desk-the-sessions")} />
 					)}
+					{lines?.length === 0 && narrowed && <p className="quiet mt-2">{t("desk-none-found")}</p>}
 					{sessions.hasNextPage && (
 						<button
 							type="button"
@@ -101,26 +90,113 @@ export function Desk({ me, onSignOut, onHelp }: { me: Me; onSignOut: () => void;
 						<Suspense fallback={<div className="h-56" />}>
 							<NewVisit me={me} first={none} />
 						</Suspense>
-						{lines && !none && <TryOut me={me} />}
 						<Due />
+						{lines && !none && <TryOut me={me} />}
 					</aside>
 				)}
-			</main>
-		</div>
+			</div>
+		</ShopFrame>
 	);
 }
 
-/** The made-up shop says so, and how one's own is opened. */
-function DemoWord({ me }: { me: Me }) {
+/** Every bay with who is in it and what is next there. */
+function Bays({ me, pad }: { me: Me; pad: boolean }) {
+	const bays = useQuery({
+		queryKey: ["sessions", "bays"],
+		queryFn: () => got(client.GET("/api/bays-now")),
+		refetchInterval: 20_000,
+	});
 	return (
-		<p className="flex flex-wrap items-center gap-3 text-sm">
-			<span className="bg-base-300 px-2 py-1 font-semibold">{t("desk-demo-all-made-up")}</span>
-			{me.can_open && (
-				<Link to="/open" className="btn btn-primary btn-sm h-10">
-					{t("label-open-your-own-shop")}
-				</Link>
+		<section className="mb-6">
+			<h2 className="mb-2 text-lg">{t("desk-in-the-bays")}</h2>
+			<Said error={bays.error} />
+			<ul className="grid gap-3 sm:grid-cols-2">
+				{/* What is next there is worked out; until then its frame stands there. */}
+				{!bays.data &&
+					me.bays.map((bay) => (
+						<li
+							key={bay.id}
+							className="min-h-20 border border-base-300 bg-base-100 px-4 py-2"
+							aria-busy="true"
+						>
+							<span className="quiet block text-sm">{bay.name}</span>
+						</li>
+					))}
+				{bays.data?.map((bay) => (
+					<li key={bay.id} className="border border-base-300 bg-base-100">
+						{bay.session ? (
+							<Link
+								to={`/sessions/${bay.session}/${pad ? "pad" : bay.next}`}
+								className="block min-h-20 px-4 py-2 hover:bg-base-200"
+							>
+								<span className="quiet block text-sm">{bay.name}</span>
+								<span className="block truncate text-[17px] font-semibold">{bay.customer}</span>
+								<span className="block text-[15px]">
+									{bay.next &&
+										(bay.act
+											? t("desk-next-act", { place: PLACES[bay.next], act: bay.act })
+											: PLACES[bay.next])}
+								</span>
+							</Link>
+						) : (
+							<p className="min-h-20 px-4 py-2">
+								<span className="quiet block text-sm">{bay.name}</span>
+								<span className="quiet">{t("desk-bay-free")}</span>
+							</p>
+						)}
+					</li>
+				))}
+			</ul>
+		</section>
+	);
+}
+
+/** Of many sessions some: by name, by whether they go on, by bay. */
+function Narrow({ me, asked, onAsk }: { me: Me; asked: Asked; onAsk: (asked: Asked) => void }) {
+	const states = {
+		"": t("desk-all-sessions"),
+		open: t("desk-go-on-with"),
+		done: t("desk-done-with"),
+	} as const;
+	return (
+		<div className="mb-2 flex flex-wrap gap-2">
+			<input
+				type="search"
+				className="input h-11 w-56 min-w-0"
+				aria-label={t("desk-find-session")}
+				placeholder={t("desk-customer-part-name")}
+				value={asked.search}
+				onChange={(event) => onAsk({ ...asked, search: event.target.value })}
+			/>
+			<div className="join" role="group" aria-label={t("desk-sessions")}>
+				{(["", "open", "done"] as const).map((state) => (
+					<button
+						key={state}
+						type="button"
+						aria-pressed={asked.state === state}
+						className={`btn join-item h-11 ${asked.state === state ? "btn-primary" : "border-base-300 bg-base-100"}`}
+						onClick={() => onAsk({ ...asked, state })}
+					>
+						{states[state]}
+					</button>
+				))}
+			</div>
+			{me.bays.length > 1 && (
+				<select
+					className="select h-11 w-36"
+					aria-label={t("label-bay")}
+					value={asked.bay}
+					onChange={(event) => onAsk({ ...asked, bay: event.target.value })}
+				>
+					<option value="">{t("desk-every-bay")}</option>
+					{me.bays.map((bay) => (
+						<option key={bay.id} value={bay.id}>
+							{bay.name}
+						</option>
+					))}
+				</select>
 			)}
-		</p>
+		</div>
 	);
 }
 
@@ -143,8 +219,12 @@ function Due() {
 			<ul>
 				{due.data?.checks.map((check) => (
 					<li key={check.session}>
-						<Link className="inline-block min-h-9 py-1" to={`/sessions/${check.session}/handover`}>
-							{check.customer} <span className="quiet">{day(check.next_check)}</span>
+						<Link
+							className="flex min-h-11 items-center gap-2 underline"
+							to={`/sessions/${check.session}/handover`}
+						>
+							{t("desk-check-of", { customer: check.customer })}
+							<span className="quiet">{day(check.next_check)}</span>
 						</Link>
 					</li>
 				))}

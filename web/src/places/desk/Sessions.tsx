@@ -11,7 +11,16 @@ const STATUS = {
 	agreed: t("label-agreed"),
 	erased: t("desk-erased"),
 } as const;
-const NEXT = { not_begun: "brief", open: "bay", agreed: "handover", erased: "bench" } as const;
+const DONE = { agreed: "handover", erased: "bench" } as const;
+export const PLACES = {
+	brief: t("app-brief"),
+	bag: t("label-bag"),
+	bay: t("label-bay"),
+	bench: t("app-bench"),
+	handover: t("app-handover"),
+} as const;
+
+const placeOf = (line: SessionLine) => line.next ?? DONE[line.status === "erased" ? "erased" : "agreed"];
 
 export const day = (date: string) =>
 	new Date(date).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" });
@@ -31,15 +40,18 @@ export function Sessions({
 			{lines.map((line) => (
 				<li key={line.id}>
 					<Link
-						to={`/sessions/${line.id}/${pad ? "pad" : NEXT[line.status]}`}
-						className="grid min-h-16 grid-cols-[1fr_8.5rem_9rem] items-center gap-4 px-4 py-2 hover:bg-base-200"
+						to={`/sessions/${line.id}/${pad ? "pad" : placeOf(line)}`}
+						className="grid min-h-16 grid-cols-[1fr_auto] items-center sm:grid-cols-[1fr_8.5rem_9rem] gap-4 px-4 py-2 hover:bg-base-200"
 					>
 						<span className="min-w-0">
 							<span className="block truncate text-[17px] font-semibold">
 								{dated ? day(line.held_on) : line.customer.name}
 							</span>
 							<span className="quiet block truncate text-sm">
-								{line.outcome || t("desk-shots-so-far", { shots: line.shots })}
+								{line.outcome ||
+									(line.next
+										? t("desk-go-on-in", { place: PLACES[line.next] })
+										: t("desk-shots-so-far", { shots: line.shots }))}
 							</span>
 						</span>
 						<span className="quiet text-sm">
@@ -51,7 +63,7 @@ export function Sessions({
 							)}
 							{line.bay_name}
 						</span>
-						<span className={isClosed(line) ? "quiet" : "font-semibold"}>
+						<span className={`max-sm:hidden ${isClosed(line) ? "quiet" : "font-semibold"}`}>
 							{line.status === "agreed" ? "✓ " : ""}
 							{STATUS[line.status]}
 						</span>

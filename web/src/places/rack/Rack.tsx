@@ -3,12 +3,12 @@ import "../../said/rest";
 
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link } from "react-router";
 import { client, got } from "../../api/client";
 import { VOCABULARY } from "../../api/vocabulary";
 import { termOf } from "../../api/words";
+import { ShopFrame } from "../../app/ShopFrame";
 import { t } from "../../said/words";
-import { Mark } from "../../ui/Mark";
+import { usePartInAddress } from "../../ui/address";
 import { useMoney } from "../../ui/money";
 import { Said, Waiting } from "../../ui/Said";
 import { lengthText, unit } from "../../ui/units";
@@ -22,7 +22,7 @@ type Open = { head: Head | null } | { shaft: Shaft | null } | { file: "heads" | 
 
 export default function Rack() {
 	const rack = useQuery({ queryKey: ["rack"], queryFn: () => got(client.GET("/api/rack")) });
-	const [part, setPart] = useState<"heads" | "shafts">("heads");
+	const [part, setPart] = usePartInAddress("part", ["heads", "shafts"] as const, "heads");
 	const [kind, setKind] = useState<string>("");
 	const [off, setOff] = useState(false);
 	const [open, setOpen] = useState<Open>(null);
@@ -34,95 +34,81 @@ export default function Rack() {
 		heads.some((head) => head.head_type === each),
 	);
 	return (
-		<div className="mx-auto max-w-7xl px-6 pb-12">
-			<header className="flex items-center gap-4 py-4">
-				<Link to="/" aria-label={t("label-desk")}>
-					<Mark />
-				</Link>
-				<h1 className="flex-1 text-xl">{t("label-rack")}</h1>
-				<Link to="/" className="px-2 py-2 font-semibold underline">
-					{t("label-desk")}
-				</Link>
-				<Link to="/shop" className="px-2 py-2 font-semibold underline">
-					{t("label-shop")}
-				</Link>
-			</header>
-			<main>
-				<div className="mb-3 flex flex-wrap items-center gap-2">
-					<div className="join" role="tablist" aria-label={t("rack-what-rack")}>
-						{(["heads", "shafts"] as const).map((each) => (
-							<button
-								key={each}
-								type="button"
-								role="tab"
-								aria-selected={part === each}
-								className={`btn join-item h-11 capitalize ${part === each ? "btn-primary" : "border-base-300 bg-base-100"}`}
-								onClick={() => setPart(each)}
-							>
-								{PARTS[each]}
-							</button>
-						))}
-					</div>
-					{part === "heads" && (
-						<select
-							className="select h-11 w-44"
-							aria-label={t("rack-kind-head")}
-							value={kind}
-							onChange={(event) => setKind(event.target.value)}
+		<ShopFrame at="/rack" title={t("label-rack")}>
+			<div className="mb-3 flex flex-wrap items-center gap-2">
+				<div className="join" role="tablist" aria-label={t("rack-what-rack")}>
+					{(["heads", "shafts"] as const).map((each) => (
+						<button
+							key={each}
+							type="button"
+							role="tab"
+							aria-selected={part === each}
+							className={`btn join-item h-11 capitalize ${part === each ? "btn-primary" : "border-base-300 bg-base-100"}`}
+							onClick={() => setPart(each)}
 						>
-							<option value="">{t("rack-every-kind")}</option>
-							{kinds.map(([each, words]) => (
-								<option key={each} value={each}>
-									{words}
-								</option>
-							))}
-						</select>
-					)}
-					<label className="flex min-h-11 items-center gap-2">
-						<input
-							type="checkbox"
-							className="checkbox checkbox-sm"
-							checked={off}
-							onChange={(event) => setOff(event.target.checked)}
-						/>
-						{t("rack-taken-off")}
-					</label>
-					<span className="flex-1" />
-					<a className="btn h-11" href={`/api/rack/${part}.csv`} download>
-						{t("rack-write-out-csv")}
-					</a>
-					{may_change && (
-						<>
-							<button type="button" className="btn h-11" onClick={() => setOpen({ file: part })}>
-								{t("rack-bring-csv")}
-							</button>
-							<button
-								type="button"
-								className="btn btn-primary h-11"
-								onClick={() => setOpen(part === "heads" ? { head: null } : { shaft: null })}
-							>
-								{part === "heads" ? t("rack-add-head") : t("rack-add-shaft")}
-							</button>
-						</>
-					)}
+							{PARTS[each]}
+						</button>
+					))}
 				</div>
-				{!may_change && <p className="quiet mb-2">{t("label-only-owner-changes-what-here")}</p>}
-				{heads.length === 0 && may_change ? (
-					<StartRack />
-				) : part === "heads" ? (
-					<Heads heads={shown} mayChange={may_change} onOpen={(head) => setOpen({ head })} />
-				) : (
-					<Shafts
-						shafts={shafts.filter((shaft) => shaft.retired === off)}
-						mayChange={may_change}
-						onOpen={(shaft) => setOpen({ shaft })}
-					/>
+				{part === "heads" && (
+					<select
+						className="select h-11 w-44"
+						aria-label={t("rack-kind-head")}
+						value={kind}
+						onChange={(event) => setKind(event.target.value)}
+					>
+						<option value="">{t("rack-every-kind")}</option>
+						{kinds.map(([each, words]) => (
+							<option key={each} value={each}>
+								{words}
+							</option>
+						))}
+					</select>
 				)}
-			</main>
+				<label className="flex min-h-11 items-center gap-2">
+					<input
+						type="checkbox"
+						className="checkbox checkbox-sm"
+						checked={off}
+						onChange={(event) => setOff(event.target.checked)}
+					/>
+					{t("rack-taken-off")}
+				</label>
+				<span className="flex-1" />
+				<a className="btn h-11" href={`/api/rack/${part}.csv`} download>
+					{t("rack-write-out-csv")}
+				</a>
+				{may_change && (
+					<>
+						<button type="button" className="btn h-11" onClick={() => setOpen({ file: part })}>
+							{t("rack-bring-csv")}
+						</button>
+						<button
+							type="button"
+							className="btn btn-primary h-11"
+							onClick={() => setOpen(part === "heads" ? { head: null } : { shaft: null })}
+						>
+							{part === "heads" ? t("rack-add-head") : t("rack-add-shaft")}
+						</button>
+					</>
+				)}
+			</div>
+			{!may_change && <p className="quiet mb-2">{t("label-only-owner-changes-what-here")}</p>}
+			{heads.length === 0 && may_change ? (
+				<StartRack />
+			) : part === "heads" ? (
+				<Heads heads={shown} mayChange={may_change} onOpen={(head) => setOpen({ head })} />
+			) : (
+				<Shafts
+					shafts={shafts.filter((shaft) => shaft.retired === off)}
+					mayChange={may_change}
+					onOpen={(shaft) => setOpen({ shaft })}
+				/>
+			)}
 			{open && "head" in open && <HeadForm head={open.head} onClose={close} />}
 			{open && "shaft" in open && <ShaftForm shaft={open.shaft} onClose={close} />}
 			{open && "file" in open && <RackFile what={open.file} onClose={close} />}
-		</div>
+		</ShopFrame>
 	);
 }
 

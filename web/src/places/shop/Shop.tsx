@@ -7,8 +7,8 @@ import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { client, got, type ShopSettings } from "../../api/client";
 import { termOf } from "../../api/words";
+import { ShopFrame } from "../../app/ShopFrame";
 import { t } from "../../said/words";
-import { Mark } from "../../ui/Mark";
 import { Said, Waiting } from "../../ui/Said";
 import { fromHigh, fromUnit, inUnit, ofUsual, shownAs, unit, unitName, whole } from "../../ui/units";
 import { AddBay, BayName, ShopName } from "./Called";
@@ -63,16 +63,10 @@ export default function Shop() {
 	const parts = shop.data?.may_change ? OWNERS : EVERYBODYS;
 	const part = parts.find((each) => each.id === search.get("part"))?.id ?? "bays";
 	return (
-		<div className="mx-auto max-w-5xl px-6 pb-12">
-			<header className="flex items-center gap-4 py-4">
-				<Link to="/" aria-label={t("label-to-the-desk")} className="py-2">
-					<Mark />
-				</Link>
-				<h1 className="flex-1 text-xl">{shop.data?.name ?? t("label-shop")}</h1>
-			</header>
+		<ShopFrame at="/shop" title={t("label-shop")}>
 			<Said error={shop.error ?? put.error} />
 			{shop.data ? (
-				<main className="space-y-8">
+				<div className="space-y-8">
 					<Parts parts={parts} at={part} />
 					{!shop.data.may_change && part !== "you" && (
 						<p className="quiet">{t("label-only-owner-changes-what-here")}</p>
@@ -129,11 +123,11 @@ export default function Shop() {
 							</table>
 						</section>
 					)}
-				</main>
+				</div>
 			) : (
 				<Waiting what={t("label-the-shop")} />
 			)}
-		</div>
+		</ShopFrame>
 	);
 }
 

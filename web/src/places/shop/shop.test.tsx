@@ -15,6 +15,7 @@ afterEach(() => {
 });
 
 const day = (off: number) => new Date(Date.now() + off * 86_400_000).toISOString().slice(0, 10);
+const NEXT = { not_begun: "brief", open: "bay", agreed: null, erased: null } as const;
 const line = (
 	id: number,
 	name: string,
@@ -29,6 +30,7 @@ const line = (
 	outcome: "",
 	shots: 12,
 	next_check: null,
+	next: NEXT[status],
 	...more,
 });
 const page = (results: SessionLine[], next: string | null = null) => ({
@@ -39,10 +41,11 @@ const page = (results: SessionLine[], next: string | null = null) => ({
 });
 const none = {
 	"GET /api/sessions": page([]),
+	"GET /api/bays-now": [],
 	"GET /api/checks-due": { within_days: 42, checks: [] },
 	"GET /api/customers": [],
 };
-const desk = () => draw(<Desk me={me} onSignOut={() => undefined} onHelp={() => undefined} />);
+const desk = () => draw(<Desk me={me} />);
 
 test("what is in the middle comes first and leads to the bay; earlier ones come on request", async () => {
 	serve({
@@ -68,7 +71,7 @@ test("checks that fall due lead to what was agreed; when there is none, how far 
 	const check = { session: 4, customer: "Cy", next_check: "2027-01-05" };
 	serve({ ...none, "GET /api/checks-due": { within_days: 42, checks: [check] } });
 	desk();
-	const link = await screen.findByRole("link", { name: "Cy 5 Jan 2027" });
+	const link = await screen.findByRole("link", { name: /Look again: Cy ?5 Jan 2027/ });
 	expect(link.getAttribute("href")).toBe("/sessions/4/handover");
 	clear();
 	serve(none);
@@ -109,7 +112,7 @@ test("a new customer is made first, then the visit in the bay that was chosen", 
 		"POST /api/customers": { id: 8, name: "Eve", hand: "left" },
 		"POST /api/sessions": { id: 21 },
 	});
-	draw(<Desk me={me} onSignOut={() => undefined} onHelp={() => undefined} />);
+	draw(<Desk me={me} />);
 	fireEvent.click(screen.getByRole("button", { name: "New customer" }));
 	fireEvent.change(screen.getByLabelText("Customer’s name"), { target: { value: "Eve" } });
 	fireEvent.change(screen.getByLabelText("Hand"), { target: { value: "left" } });

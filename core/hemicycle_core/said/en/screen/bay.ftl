@@ -204,3 +204,6 @@ bay-held-on = {"; "}{ $hit } of { $of } on “{ $job }”
 bay-shows-mode = Shows { $mode }
 bay-one-shot-clear-selection-first = Of one shot: clear the selection first
 bay-calm = calm
+bay-hit-next-from = Next:
+bay-where-struck = Where it was struck
+bay-more = More

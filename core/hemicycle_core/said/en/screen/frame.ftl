@@ -107,3 +107,6 @@ app-dark-screen = Dark screen
 app-light-screen = Light screen
 app-first-page = the first page
 app-the-soles = the soles
+app-customers = Customers
+app-places-of-shop = Places of the shop
+app-skip = Skip to the content
