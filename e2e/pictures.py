@@ -11,6 +11,7 @@ sys.path.insert(0, str(Path(__file__).resolve().parents[1]))
 
 from conftest import ROOT, Application, running
 from playwright.sync_api import Page, expect, sync_playwright
+from steps import session_of
 
 OUT = ROOT / "docs" / "screenshots"
 LIGHT, DARK = "chalk", "dusk"
@@ -19,7 +20,7 @@ VIEWS = [("brief", LIGHT), ("bag", LIGHT), ("bay", DARK), ("bench", LIGHT), ("ha
 
 def sole_test(page: Page) -> None:
     """A blind test begun, two codes handed."""
-    page.goto(page.url.replace("/bench", "/soles"))
+    page.goto(page.url.replace("/bench?tab=tests", "/soles"))
     page.get_by_role("button", name="Draw the codes").click()
     page.get_by_role("button", name="Taped: to the Bay").click()
     handed = page.get_by_test_id("handed")
@@ -43,6 +44,12 @@ def lists(page: Page) -> None:
         shot(page, name)
 
 
+def flight(page: Page, session: str) -> None:
+    page.goto(f"{session}/bench?tab=flight")
+    page.get_by_role("img", name=re.compile("Landing zone")).wait_for()
+    shot(page, "flight")
+
+
 def take(page: Page, application: Application) -> None:
     page.goto(application.address)
     page.get_by_label("Name").fill("fitter")
@@ -51,25 +58,25 @@ def take(page: Page, application: Application) -> None:
     page.get_by_role("heading", name="Sessions").wait_for()
     shot(page, "desk")
     first_page(page, application)
-    page.get_by_role("link", name="Ines Duarte").click()
+    session_of(page, "Ines Duarte").click()
     session = page.url.rsplit("/", 1)[0]
     for place, theme in VIEWS:
         page.evaluate(f"localStorage.setItem('hemicycle-theme', '{theme}')")
         page.goto(f"{session}/{place}")
         shot(page, place if theme == "chalk" else f"{place}-dark")
     page.evaluate("localStorage.setItem('hemicycle-theme', 'chalk')")
+    flight(page, session)
     page.goto(f"{session}/bag")
     lists(page)
     players(page, application, session)
     page.goto(application.address)
-    page.get_by_role("link", name="Yusuf Tarrant").click()
+    session_of(page, "Yusuf Tarrant").click()
     page.goto(re.sub("/[a-z]+$", "/brief", page.url))
     shot(page, "wedges")
     page.goto(page.url.replace("/brief", "/bag"))
     shot(page, "short-end")
-    page.goto(page.url.replace("/bag", "/bench"))
+    page.goto(page.url.replace("/bag", "/bench?tab=tests"))
     page.get_by_role("region", name="Grooves, old against new").wait_for()
-    page.get_by_role("region", name="Stop test").evaluate("part => part.scrollIntoView()")
     shot(page, "short-tests")
     sole_test(page)
     page.goto(f"{application.address}/rack")
@@ -78,17 +85,17 @@ def take(page: Page, application: Application) -> None:
     page.goto(f"{application.address}/shop?part=thresholds")
     shot(page, "shop")
     page.goto(application.address)
-    page.get_by_role("link", name=re.compile("Tunde Bakare.*Recommended")).click()
+    session_of(page, re.compile("Tunde Bakare.*Recommended")).click()
     page.get_by_role("link", name="Tunde Bakare").click()
     page.get_by_role("heading", name="Their data").wait_for()
     shot(page, "customer")
     page.goto(application.address)
-    page.get_by_role("link", name=re.compile("Tunde Bakare.*Recommended")).click()
+    session_of(page, re.compile("Tunde Bakare.*Recommended")).click()
     page.goto(page.url.replace("/handover", "/page"))
     page.get_by_role("heading", name="Your new club").wait_for()
     page.screenshot(path=OUT / "page.png", full_page=True)
     page.goto(application.address)
-    page.get_by_role("link", name="Mabel Thorne").click()
+    session_of(page, "Mabel Thorne").click()
     page.goto(page.url.replace("/brief", "/bag"))
     page.get_by_role("button", name="Import shots").first.click()
     page.get_by_label("Shots file").set_input_files(ROOT / "demo" / "monitor-export.csv")

@@ -3,11 +3,12 @@
 from __future__ import annotations
 
 import json
+import re
 import time
 from pathlib import Path
 
 from axe_playwright_python.sync_playwright import Axe
-from playwright.sync_api import Page, expect
+from playwright.sync_api import Locator, Page, expect
 
 DEMO = Path(__file__).resolve().parents[1] / "demo" / "monitor-export.csv"
 
@@ -42,6 +43,11 @@ def be_signed_in(page: Page, application) -> None:
     assert answer.ok, answer.text()
     page.goto(application.address)
     expect(page.get_by_role("heading", name="Sessions")).to_be_visible()
+
+
+def session_of(page: Page, name: str | re.Pattern[str]) -> Locator:
+    """The line of the desk that opens somebody's session; the bays have them too."""
+    return page.get_by_role("list", name="Sessions").get_by_role("link", name=name).first
 
 
 WCAG = {"runOnly": ["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"]}

@@ -4,7 +4,7 @@ import re
 import time
 
 from playwright.sync_api import Browser, Page, expect
-from steps import be_signed_in
+from steps import be_signed_in, session_of
 from test_any_club import go
 
 FEED = 60_000
@@ -41,7 +41,7 @@ def three_on_the_stand(fitter: Fitter) -> None:
 
 def test_a_whole_visit_takes_few_acts_and_each_can_be_taken_back(page: Page, application) -> None:
     be_signed_in(page, application)
-    page.get_by_role("link", name=re.compile("Mabel Thorne")).click()
+    session_of(page, re.compile("Mabel Thorne")).click()
     go(page, "2")
     expect(page.get_by_role("heading", name="Ladder")).to_be_visible()
     fitter = Fitter(page)
@@ -101,7 +101,7 @@ def test_two_screens_of_a_session_show_the_same_at_once_and_keys_without_a_line_
     page: Page, browser: Browser, application
 ) -> None:
     be_signed_in(page, application)
-    page.get_by_role("link", name="Ines Duarte").click()
+    session_of(page, "Ines Duarte").click()
     go(page, "3")
     other = browser.new_context(viewport={"width": 1280, "height": 800}, locale="en-GB")
     second = other.new_page()

@@ -4,7 +4,7 @@ own figures, a head put on the rack by its owner and handed to a player."""
 import re
 
 from playwright.sync_api import Page, expect
-from steps import accessible, be_signed_in
+from steps import accessible, be_signed_in, session_of
 
 FEED = 60_000
 
@@ -37,7 +37,7 @@ def hit_six(page: Page, application, kept: int) -> None:
 
 def test_a_borrowed_club_a_bent_own_one_and_another_lie(page: Page, application) -> None:
     be_signed_in(page, application)
-    page.get_by_role("link", name="Ines Duarte").click()
+    session_of(page, "Ines Duarte").click()
     go(page, "2")
     expect(page.get_by_role("heading", name="Ladder")).to_be_visible()
     page.keyboard.press("o")
@@ -65,11 +65,14 @@ def test_a_borrowed_club_a_bent_own_one_and_another_lie(page: Page, application)
     hit_six(page, application, 6)
 
     # From rough: kept beside the club, told on the Bench.
+    page.get_by_role("button", name=re.compile("^Next: ")).click()
     page.get_by_label("What is hit from next").select_option("rough")
     six_shots(application)
     expect(page.get_by_role("button", name=re.compile("^Shot 12"))).to_be_visible(timeout=FEED)
     go(page, "4")
+    page.keyboard.press("f")
     expect(page.get_by_text(re.compile("From rough: "))).to_be_visible()
+    page.keyboard.press("w")
     for letter, name in (("D", "Lent 3H"), ("E", "5i")):
         card = page.get_by_role("listitem").filter(has_text=re.compile(f"^{letter}{name}.*Carries"))
         expect(card).to_be_visible()
@@ -107,7 +110,7 @@ def test_the_owner_puts_a_head_on_the_rack_and_a_fitter_hands_it_out(page: Page,
         page.get_by_role("link", name="Write out CSV").click()
     assert "Brackwater,Sound,5H,hybrid,26.0,,39.25" in caught.value.path().read_text()
     page.get_by_role("link", name="Desk").first.click()
-    page.get_by_role("link", name="Ines Duarte").click()
+    session_of(page, "Ines Duarte").click()
     go(page, "2")
     page.keyboard.press("k")
     row = page.get_by_role("listitem").filter(has_text="Brackwater Sound")

@@ -144,5 +144,6 @@ def test_six_cases_are_answered_as_a_master_would_and_alike_on_every_page(page: 
             kind = "checkbox" if len(told.comes) > 1 else "radio"
             expect(page.get_by_role(kind, name=re.compile(f"^{letter} ")), told.name).to_be_checked()
         page.get_by_role("button", name="Agree").click()
+        page.get_by_role("button", name="Yes, that is it").click()
         page.get_by_role("link", name="Page for the customer").click()
         expect(page.get_by_role("heading", name=re.compile("^Your new club")), told.name).to_be_visible()

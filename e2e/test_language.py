@@ -9,7 +9,7 @@ from collections.abc import Iterator
 from typing import Any
 
 from playwright.sync_api import Page, Response
-from steps import be_signed_in
+from steps import be_signed_in, session_of
 
 UNITS = {"far": "m", "high": "ft", "speed": "kmh", "warmth": "c", "club_length": "mm"}
 PLACES = ("brief", "bag", "bay", "bench", "handover", "soles", "page")
@@ -77,7 +77,7 @@ def test_every_place_in_a_made_up_language_in_metres_and_nothing_breaks(page: Pa
     kept = json.dumps(json.dumps({**UNITS, "currency": "GBP"}))
     page.add_init_script(f"localStorage.setItem('language', 'en-x-pseudo'); localStorage.setItem('units', {kept})")
     page.goto(application.address)
-    page.get_by_role("link", name="Yusuf Tarrant").wait_for()
+    session_of(page, "Yusuf Tarrant").wait_for()
     sessions = sorted(
         {
             str(link.get_attribute("href")).rsplit("/", 1)[0]

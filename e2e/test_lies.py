@@ -4,7 +4,7 @@ kind of head, then by shots that were hit from there."""
 import re
 
 from playwright.sync_api import Page, expect
-from steps import be_signed_in
+from steps import be_signed_in, session_of
 from test_any_club import go
 
 
@@ -43,7 +43,7 @@ def first_on_the_bench(page: Page) -> str:
 
 def test_shots_from_two_lies_turn_the_verdict_between_tee_and_rough(page: Page, application) -> None:
     be_signed_in(page, application)
-    page.get_by_role("link", name=re.compile("Mabel Thorne")).click()
+    session_of(page, re.compile("Mabel Thorne")).click()
     go(page, "2")
     for club, carry, total in (("5W", "157", "166"), ("6i", "113", "119")):
         page.get_by_label("Club to add").fill(club)
@@ -82,4 +82,5 @@ def test_shots_from_two_lies_turn_the_verdict_between_tee_and_rough(page: Page, 
     assert told.startswith("A ")
     expect(page.get_by_text(re.compile("^from rough: .*, with 8 shots hit from there$"))).to_have_count(1)
     expect(page.get_by_text(re.compile("^from rough: .*by judgement, not hit from there$"))).to_have_count(1)
+    page.keyboard.press("f")
     expect(page.get_by_text("From rough: 5 yd shorter")).to_be_visible()

@@ -6,7 +6,7 @@ import re
 from urllib.parse import urljoin
 
 from playwright.sync_api import Browser, Page, expect
-from steps import accessible
+from steps import accessible, session_of
 
 PASSWORD = "nobody guesses this"
 
@@ -82,6 +82,7 @@ def agree(page: Page) -> None:
     expect(page.get_by_test_id("choice")).to_contain_text(re.compile("fills the hole|saves|with A"))
     page.keyboard.press("5")
     page.get_by_role("button", name="Agree").click()
+    page.get_by_role("button", name="Yes, that is it").click()
     expect(page.get_by_text(re.compile("^✓ Agreed .* by Ines Moor$"))).to_be_visible()
     page.get_by_role("link", name="Page for the customer").click()
     expect(page.get_by_text(re.compile("^Westmark Fitting,"))).to_be_visible()
@@ -109,7 +110,7 @@ def test_from_the_demo_a_shop_of_ones_own_is_opened_beside_it_with_an_assistant_
     page.get_by_label("Password").fill(application.password)
     page.keyboard.press("Enter")
     expect(page.get_by_text("Demo: all of it made up")).to_be_visible()
-    page.get_by_role("link", name=re.compile("Tunde Bakare.*Recommended")).click()
+    session_of(page, re.compile("Tunde Bakare.*Recommended")).click()
     page.goto(page.url.replace("handover", "page"))
     expect(page.get_by_text("Demo: the shop, the player and every figure are made up.")).to_be_visible()
     page.goto(application.address)

@@ -5,7 +5,7 @@ import re
 import signal
 
 from playwright.sync_api import Browser, expect
-from steps import be_signed_in, servers
+from steps import be_signed_in, servers, session_of
 from test_any_club import go
 
 
@@ -15,7 +15,7 @@ def test_a_ball_seen_without_a_line_and_through_reloads_is_on_record_when_it_is_
     context = browser.new_context(viewport={"width": 1024, "height": 768}, locale="en-GB", has_touch=True)
     page = context.new_page()
     be_signed_in(page, application)
-    page.get_by_role("link", name=re.compile("Yusuf Tarrant")).click()
+    session_of(page, re.compile("Yusuf Tarrant")).click()
     expect(page.get_by_role("link", name=re.compile("Bay"))).to_be_visible()
     go(page, "3")
     page.keyboard.press("w")

@@ -38,6 +38,7 @@ def two_clubs_agreed(page: Page) -> None:
     expect(page.get_by_role("heading", name="Build sheet")).to_have_count(2)
     accessible(page)
     page.get_by_role("button", name="Agree").click()
+    page.get_by_role("button", name="Yes, that is it").click()
     page.get_by_role("link", name="Page for the customer").click()
     expect(page.get_by_role("heading", name=re.compile("^Your new clubs: .+ and "))).to_be_visible()
 

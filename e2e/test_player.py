@@ -3,14 +3,14 @@
 import re
 
 from playwright.sync_api import Browser, Page, expect
-from steps import accessible, be_signed_in
+from steps import accessible, be_signed_in, session_of
 
 FEED = 60_000
 
 
 def open_screen(page: Page) -> str:
     """The code of the player's screen, with the monitor's own turned away."""
-    page.get_by_role("link", name="Ines Duarte").click()
+    session_of(page, "Ines Duarte").click()
     page.wait_for_url(re.compile(r"/sessions/\d+/"))  # the desk has links of this name too
     page.get_by_role("link", name="Bay", exact=False).filter(has_text="3").click()
     page.get_by_role("button", name="Open a screen").click()

@@ -6,7 +6,7 @@ import urllib.request
 
 import pytest
 from playwright.sync_api import Page, expect
-from steps import DEMO, accessible, be_signed_in, sign_in
+from steps import DEMO, accessible, be_signed_in, session_of, sign_in
 
 
 def brief(page: Page) -> None:
@@ -79,8 +79,15 @@ def bay(page: Page, application) -> None:
 
 def bench(page: Page) -> None:
     page.keyboard.press("4")
-    expect(page.get_by_role("img", name="Side view of the flights")).to_be_visible()
-    expect(page.get_by_role("img", name=re.compile("Landing zone"))).to_be_visible()
+    for tab, shown in (
+        ("f", page.get_by_role("img", name=re.compile("Landing zone"))),
+        ("t", page.get_by_text("Nothing was tested yet.")),
+        ("i", page.get_by_role("heading", name="What if")),
+    ):
+        page.keyboard.press(tab)
+        expect(shown).to_be_visible()
+        accessible(page)
+    page.keyboard.press("w")
     for letter in "ABC":
         card = page.get_by_role("listitem").filter(has_text=re.compile(f"^{letter}.*Carries 1"))
         expect(card).to_have_count(1)
@@ -91,6 +98,7 @@ def handover(page: Page) -> None:
     page.get_by_role("radio", name=re.compile("9W")).check()
     page.get_by_label("Reasons").fill("She likes to look down at it, and it lands softest.")
     page.get_by_role("button", name="Agree").click()
+    page.get_by_role("button", name="Yes, that is it").click()
     expect(page.get_by_text(re.compile("^✓ Agreed .* by Rowan Ashby$"))).to_be_visible()
     page.get_by_role("link", name="Page for the customer").click()
     expect(page.get_by_role("heading", name="Your new club: 9W 24°")).to_be_visible()
@@ -101,7 +109,7 @@ def test_the_readmes_walk_goes_key_for_key_and_ends_with_the_club_that_fills_the
 ) -> None:
     """“Open Mabel Thorne, add two jobs, press 2 and import; press L and P, 3 for the bay, let the stand-in hit.”"""
     sign_in(page, stood_application)
-    page.get_by_role("link", name=re.compile("Mabel Thorne")).click()
+    session_of(page, re.compile("Mabel Thorne")).click()
     page.get_by_role("button", name="+ Long par three").click()
     page.get_by_role("button", name="+ Second into a par five").click()
     page.keyboard.press("2")
@@ -141,7 +149,7 @@ def test_a_whole_fitting(page: Page, fresh_application) -> None:
     refused.value.close()
     sign_in(page, application)
     accessible(page)
-    page.get_by_role("link", name=re.compile("Mabel Thorne")).click()
+    session_of(page, re.compile("Mabel Thorne")).click()
     for step in (brief, bag, candidates):
         step(page)
         accessible(page)
@@ -193,7 +201,7 @@ def test_a_second_launcher_on_the_same_data_is_refused(application) -> None:
 def test_in_the_bay_nothing_is_lost(page: Page, application) -> None:
     """A new setting, a shot filed under the wrong club, a target overruled, a hole chosen by keyboard."""
     be_signed_in(page, application)
-    page.get_by_role("link", name=re.compile("Ines Duarte")).click()
+    session_of(page, re.compile("Ines Duarte")).click()
     expect(page.get_by_text("Feed open")).to_be_visible()
     page.keyboard.press("1")
     page.get_by_role("button", name="5W", exact=True).click()
@@ -229,7 +237,7 @@ def test_in_the_bay_nothing_is_lost(page: Page, application) -> None:
 
 def test_every_place_fits_a_tablet_and_the_page_a_phone(page: Page, application) -> None:
     be_signed_in(page, application)
-    page.get_by_role("link", name=re.compile("Tunde Bakare.*Recommended")).click()
+    session_of(page, re.compile("Tunde Bakare.*Recommended")).click()
     expect(page).to_have_url(re.compile("/handover$"))
     session = page.url.rsplit("/", 1)[0]
     page.set_viewport_size({"width": 1024, "height": 768})

@@ -79,6 +79,7 @@ class Fitting:
     def agreed(self, *names: str) -> None:
         """What stands there is agreed, and the record names it."""
         self.page.get_by_role("button", name="Agree", exact=True).click()
+        self.page.get_by_role("button", name="Yes, that is it").click()
         for name in names:
             expect(self.page.get_by_text(name).locator("visible=true").first).to_be_visible()
         expect(self.page.get_by_role("button", name="Agree", exact=True)).to_have_count(0)
@@ -182,7 +183,7 @@ def test_a_sweeper_on_firm_ground_likes_the_narrow_sole_and_belief_agrees(page: 
     wide = next(code for code, liked in liking.items() if liked == 0)
     fitting.ask("PUT", f"trials/{test['id']}/guess", {"code": wide, "confidence": "guess"})
     fitting.ask("POST", f"trials/{test['id']}/reveal", {"early": False})
-    page.goto(f"{fitting.address}/sessions/{fitting.session}/bench")
+    page.goto(f"{fitting.address}/sessions/{fitting.session}/bench?tab=tests")
     told = page.get_by_role("article", name=re.compile("Blind sole test, 58"))
     expect(told.get_by_test_id("sole-result")).to_contain_text("Gannock 58 N is liked best")
     expect(told).to_contain_text("Belief: shallow")

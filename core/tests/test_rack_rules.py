@@ -79,7 +79,8 @@ def test_a_build_is_named_and_ordered_as_it_was_hit():
     )
     assert build_name("4H", 22.0) == "4H 22°"
     assert detail(turned) == "22° set to 23°, 40 in"
-    assert detail(replace(turned, set_loft_deg=22.0)) == "22°, 40 in"
+    assert detail(replace(turned, set_loft_deg=22.0)) == "40 in"  # the name says the loft
+    assert detail(replace(turned, name="Lent", set_loft_deg=22.0)) == "22°, 40 in"
     assert {str(what): how for what, how in sheet(turned)}["Set loft, as hit"] == "23°"
     bare = sheet(Specification("5i"))
     assert bare == [("Head", "5i")]

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from typing import Any
 
 import structlog
@@ -10,7 +11,7 @@ from django.db import InterfaceError, OperationalError
 from django.http import Http404, HttpRequest, JsonResponse
 from hemicycle_core.errors import BadInput
 from hemicycle_core.said import Said, Sayable, as_data, as_said, plain, say
-from rest_framework import exceptions, status
+from rest_framework import exceptions, serializers, status
 from rest_framework.response import Response
 
 log = structlog.get_logger(__name__)
@@ -80,12 +81,31 @@ PLAIN: dict[type[Exception], dict[str, Any]] = {
 }
 
 
+# What the framework says of a field, as we say it.
+WORDS_OF_FIELDS: dict[str, Said] = {
+    str(field.default_error_messages[what]): words
+    for field, what, words in (
+        (serializers.FloatField, "invalid", say("problem-type-a-number")),
+        (serializers.IntegerField, "invalid", say("problem-type-a-whole-number")),
+        (serializers.Field, "required", say("problem-is-missing")),
+        (serializers.Field, "null", say("problem-is-missing")),
+        (serializers.CharField, "blank", say("problem-is-missing")),
+        (serializers.CharField, "invalid", say("problem-type-words")),
+        (serializers.BooleanField, "invalid", say("problem-say-yes-or-no")),
+        (serializers.EmailField, "invalid", say("problem-type-an-address")),
+    )
+}
+# What a name of ours ends with is a unit.
+UNITS = re.compile(r"_(m|deg|mps|rpm|in|mm|c|s)$")
+
+
 def sentence_of(error: BadInput | exceptions.ValidationError) -> Said:
     """What is wrong, as it is answered."""
     if isinstance(error, BadInput):
         return error.said
     sentence, field = _first(error.detail)
-    return say("problem-of-a-field", field=_label(field), words=sentence) if field else plain(sentence)
+    words = WORDS_OF_FIELDS.get(sentence, sentence)
+    return say("problem-of-a-field", field=_label(field), words=words) if field else plain(sentence)
 
 
 def handle(error: Exception, _context: dict[str, Any]) -> Response | None:
@@ -109,7 +129,7 @@ def handle(error: Exception, _context: dict[str, Any]) -> Response | None:
 
 
 def _label(field: str | None) -> str:
-    return (field or "").rsplit(".", 1)[-1].replace("_", " ").capitalize()
+    return UNITS.sub("", (field or "").rsplit(".", 1)[-1]).replace("_", " ").capitalize()
 
 
 def _response(problem: dict[str, Any], headers: dict[str, str] | None = None) -> Response:

@@ -59,7 +59,9 @@ def _length(length_m: float) -> Said:
 def detail(spec: Specification) -> Said:
     """Loft as set and length, in one line."""
     parts = []
-    if spec.set_loft_deg is not None:
+    # Most names say their loft already.
+    said = spec.set_loft_deg is not None and f"{spec.set_loft_deg:g}°" in spec.name.split()
+    if spec.set_loft_deg is not None and (spec.turned or not said):
         parts.append(
             say(
                 "of-loft-set", loft=angle(spec.stated_loft_deg or 0.0, form=Form.SHORT), set=_degrees(spec.set_loft_deg)

@@ -143,7 +143,8 @@ export function CommandButton({ id }: { id: string }) {
 			title={command.blocked}
 			onClick={command.run}
 		>
-			{command.shown && <span className="key pointer-coarse:hidden">{command.shown}</span>} {command.name}
+			{command.shown && <span className="key max-sm:hidden pointer-coarse:hidden">{command.shown}</span>}{" "}
+			{command.name}
 		</button>
 	);
 }

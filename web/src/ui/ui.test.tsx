@@ -131,6 +131,7 @@ describe("letters of builds", () => {
 	test.each(["chalk", "dusk"])("in %s they stand apart under common colour vision and from amber", (name) => {
 		const colour = theme(name);
 		const letters = [..."ABCDEFGH"].map((letter) => [letter, colour(letter)] as const);
+		const ink = linear(css.match(/name: "chalk";[^}]*--color-base-content: (#[0-9a-f]{6})/)?.[1] ?? "");
 		for (const [vision, matrix] of Object.entries(VISIONS)) {
 			for (const [i, [a, first]] of letters.entries()) {
 				for (const [b, second] of letters.slice(i + 1)) {
@@ -138,6 +139,9 @@ describe("letters of builds", () => {
 						0.055,
 					);
 				}
+				// The player's own clubs are drawn in ink.
+				if (name === "chalk")
+					expect(apart(seen(first, matrix), seen(ink, matrix)), `${a} ink ${vision}`).toBeGreaterThan(0.12);
 				expect(
 					apart(seen(first, matrix), seen(colour("hole"), matrix)),
 					`${a} amber ${vision}`,

@@ -116,7 +116,7 @@ rack-not-made-in = Not made in { $loft }: { $name } bent { $bend } { $shorter ->
 } than as it is made. Hit it as a build of its own.
 of-length = { $length }
 of-loft-set = { $loft } set to { $set }
-of-a-shaft = { $shaft } { $weight } { $flex }
+of-a-shaft = { $shaft }, { $weight } { $flex }
 sheet-turns = turns { $by }
 sheet-bonded = bonded
 sheet-of-a-shaft = { $shaft }, { $weight }, { $flex }, { $material }

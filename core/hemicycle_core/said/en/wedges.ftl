@@ -113,12 +113,12 @@ wedges-by-school = { $span }: a wedge for each yardage asks for { $each ->
     [3] three wedges
    *[4] four wedges
 } between; with part swings { $part ->
-    [0] no wedge
-    [1] one wedge
-    [2] two wedges
-    [3] three wedges
-   *[4] four wedges
-} will do, in steps of { BARE($step) }.
+    [0] none is needed
+    [1] one wedge will do
+    [2] two wedges will do
+    [3] three wedges will do
+   *[4] four wedges will do
+}, in steps of { BARE($step) }.
 wedges-by-either-school = { $span }: { $n ->
     [0] no wedge
     [1] one wedge

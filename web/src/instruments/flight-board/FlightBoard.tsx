@@ -3,6 +3,7 @@
  * target is drawn below the line, as seen from above with the shot going to the right.
  */
 import { scaleLinear } from "d3-scale";
+import { useId } from "react";
 import { t } from "../../said/words";
 import { Letter, letterColour } from "../../ui/Letter";
 import { figure, sideWords, unit, whole } from "../../ui/units";
@@ -70,7 +71,7 @@ export function FlightBoard(props: FlightBoardProps) {
 				<p className="hole-text my-2">{t("flight-board-height-not-read-so-no", { flat: named(flat) })}</p>
 			)}
 			<div className="flex flex-wrap items-start gap-x-5 gap-y-2">
-				<LandingZone {...props} />
+				<LandingZones {...props} />
 				<Patterns clubs={props.clubs} />
 				{unread.length > 0 && (
 					<p className="hole-text max-w-60 self-center">
@@ -257,14 +258,53 @@ function Patterns({ clubs }: { clubs: BoardClub[] }) {
 	);
 }
 
-function LandingZone({ clubs, windows }: FlightBoardProps) {
+const FAR_APART = 40; // between two carries: further apart, each lies round a target of its own
+
+/** Clubs that lie round one target: together until the next one is far on. */
+function roundOneTarget(clubs: BoardClub[]): BoardClub[][] {
+	const groups: BoardClub[][] = [];
+	let last = Number.NEGATIVE_INFINITY;
+	for (const club of [...clubs].sort((one, other) => one.carry - other.carry)) {
+		const group = groups.at(-1);
+		if (group && club.carry - last <= FAR_APART) group.push(club);
+		else groups.push([club]);
+		last = club.carry;
+	}
+	return groups;
+}
+
+interface Zone {
+	clubs: BoardClub[];
+	bands: Band[];
+	span: { low: number; high: number };
+	wide: number;
+}
+
+function zoneOf(clubs: BoardClub[], windows: FlightBoardProps["windows"]): Zone {
 	const kept = clubs.flatMap((club) => club.shots.filter((shot) => !shot.aside));
 	const bands = bandsOf(clubs, windows);
 	const ends = [...bands.flatMap((band) => [band.low, band.high]), ...clubs.map((club) => club.total)];
 	const span = spanOf([...kept.map((shot) => shot.carry), ...ends], 10, 4);
-	const wide = Math.max(12, ...kept.map((shot) => Math.abs(shot.offline))) + 3;
-	// One scale for both directions: a yard is a yard. Seen from behind the player: further is up, right is right.
-	const scale = Math.min(ZONE_WIDTH / (2 * wide), ZONE_HEIGHT / (span.high - span.low));
+	return { clubs, bands, span, wide: Math.max(12, ...kept.map((shot) => Math.abs(shot.offline))) + 3 };
+}
+
+/** One field, or small frames of one scale where clubs are meant for targets far apart. */
+function LandingZones({ clubs, windows }: FlightBoardProps) {
+	const groups = roundOneTarget(clubs);
+	const zones = groups.map((each) => zoneOf(each, groups.length > 1 ? [] : windows));
+	const wide = ZONE_WIDTH / Math.max(zones.length - 1, 1);
+	// One scale for both directions and every frame: a yard is a yard.
+	const scale = Math.min(
+		...zones.map((zone) => Math.min(wide / (2 * zone.wide), ZONE_HEIGHT / (zone.span.high - zone.span.low))),
+	);
+	return zones.map((zone) => (
+		<LandingZone key={zone.clubs.map((club) => club.letter || club.name).join()} {...zone} scale={scale} />
+	));
+}
+
+/** Seen from behind the player: further is up, right is right. */
+function LandingZone({ clubs, bands, span, wide, scale }: Zone & { scale: number }) {
+	const id = useId();
 	const height = (span.high - span.low) * scale;
 	const width = 2 * wide * scale;
 	const x = scaleLinear([-wide, wide], [LEFT, LEFT + width]);
@@ -278,7 +318,7 @@ function LandingZone({ clubs, windows }: FlightBoardProps) {
 			role="img"
 			aria-label={t("flight-board-landing-zone-from-above-yard")}
 		>
-			<clipPath id="zone">
+			<clipPath id={id}>
 				<rect x={LEFT} y={ZONE_TOP} width={width} height={height} />
 			</clipPath>
 			<rect x={LEFT} y={ZONE_TOP} width={width} height={height} fill="var(--color-base-100)" />
@@ -338,7 +378,7 @@ function LandingZone({ clubs, windows }: FlightBoardProps) {
 					{yards}
 				</text>
 			))}
-			<g clipPath="url(#zone)">
+			<g clipPath={`url(#${id})`}>
 				{clubs.map((club) => (
 					<Landing key={club.letter} club={club} x={x} y={y} scale={scale} />
 				))}

@@ -1,6 +1,6 @@
 /** Where is the hole, what closes it, what does the bag become? Map, ladder, stand, short list and plans. */
 
-import { memo, useCallback, useMemo, useState } from "react";
+import { memo, useCallback, useMemo, useRef, useState } from "react";
 import { change } from "../../acts";
 import type { Session } from "../../api/client";
 import { usePlans } from "../../api/session";
@@ -384,6 +384,7 @@ function AddClub({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "b
 	const [name, setName] = useDrafted(form, "name", "");
 	const [carry, setCarry] = useDrafted(form, "carry", "");
 	const [total, setTotal] = useDrafted(form, "total", "");
+	const first = useRef<HTMLInputElement>(null);
 	return (
 		<form
 			className="no-print flex items-center gap-1.5"
@@ -397,11 +398,13 @@ function AddClub({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "b
 					});
 					// What was refused stays to be corrected.
 					dropDraft(form);
+					first.current?.focus();
 					return made;
 				});
 			}}
 		>
 			<input
+				ref={first}
 				className="input h-11 min-w-0 flex-1 px-2"
 				placeholder={t("bag-club-5i")}
 				aria-label={t("bag-club-add")}

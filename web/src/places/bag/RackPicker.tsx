@@ -29,6 +29,22 @@ export function RackPicker({
 	onClose,
 }: Pick<PlaceProps, "session" | "act" | "busy"> & { onClose: () => void }) {
 	const rack = useQuery({ queryKey: ["rack"], queryFn: () => got(client.GET("/api/rack")) });
+	const left = session.customer.hand === "left";
+	const [search, setSearch] = useState("");
+	const [kind, setKind] = useState("");
+	const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+	const here = (rack.data?.heads ?? []).filter(
+		(head) =>
+			!head.retired &&
+			(left ? head.left_handed : head.right_handed) &&
+			(kind === "" || head.head_type === kind) &&
+			words.every((word) => said(head).includes(word)),
+	);
+	// What is worked at comes first.
+	const kinds = Object.entries(KINDS).sort(
+		([one], [other]) =>
+			Number(session.bag.end === "short") * (Number(other === "wedge") - Number(one === "wedge")),
+	);
 	return (
 		<Sheet title={t("bag-candidates-from-rack")} onClose={onClose} wide>
 			<Said error={rack.error} />
@@ -37,18 +53,37 @@ export function RackPicker({
 					which: session.customer.hand === "left" ? ` ${t("bag-only-left-handed-heads-shown")}` : "",
 				})}
 			</p>
+			<div className="mb-3 flex flex-wrap gap-2">
+				<input
+					type="search"
+					className="input h-11 w-64"
+					aria-label={t("bag-find-head")}
+					placeholder={t("bag-find-head")}
+					value={search}
+					onChange={(event) => setSearch(event.target.value)}
+				/>
+				<select
+					className="select h-11 w-44"
+					aria-label={t("rack-kind-head")}
+					value={kind}
+					onChange={(event) => setKind(event.target.value)}
+				>
+					<option value="">{t("rack-every-kind")}</option>
+					{kinds.map(([each, title]) => (
+						<option key={each} value={each}>
+							{title}
+						</option>
+					))}
+				</select>
+			</div>
 			{rack.data ? (
 				<div className="space-y-5">
-					{Object.entries(KINDS).map(([kind, title]) => {
-						const there = rack.data.heads.filter(
-							(head) =>
-								head.head_type === kind &&
-								!head.retired &&
-								(session.customer.hand === "left" ? head.left_handed : head.right_handed),
-						);
+					{here.length === 0 && <p className="quiet">{t("bag-no-such-head")}</p>}
+					{kinds.map(([each, title]) => {
+						const there = here.filter((head) => head.head_type === each);
 						if (there.length === 0) return null;
 						return (
-							<section key={kind}>
+							<section key={each}>
 								<h3 className="mb-1">{title}</h3>
 								<ul className="divide-y divide-base-300 border-y border-base-300">
 									{there.map((head) => (
@@ -72,6 +107,10 @@ export function RackPicker({
 		</Sheet>
 	);
 }
+
+/** What of a head can be searched for. */
+const said = (head: Rack["heads"][number]) =>
+	`${head.label} ${head.loft_deg}° ${head.maker} ${head.model} ${head.sole}`.toLowerCase();
 
 type RowProps = Pick<PlaceProps, "session" | "act" | "busy"> & { head: Rack["heads"][number]; rack: Rack };
 

@@ -58,6 +58,24 @@ export function ShortList({ session, act, busy }: Pick<PlaceProps, "session" | "
 			<Said error={list.error} />
 			{question}
 			{list.data?.why && <p className="quiet mb-2">{list.data.why}</p>}
+			{!agreed && rows.length > 0 && (
+				<div className="mb-3 flex flex-wrap items-center gap-3">
+					<button
+						type="button"
+						className="btn btn-primary h-11"
+						disabled={busy || wanted.length === 0 || up + wanted.length > ROOM}
+						onClick={put}
+					>
+						{t("bag-put-stand", { wanted: wanted.length || t("bag-the-marked") })}
+					</button>
+					{up > 0 && wanted.length === 0 && (
+						<Link className="py-2 font-semibold underline" to={`/sessions/${session.id}/bay`}>
+							{t("bag-stand-bay", { letters: listOf(lettersOf(session), "and") })}
+						</Link>
+					)}
+					<p className="quiet text-sm">{t("bag-expected-from-players-own-clubs")}</p>
+				</div>
+			)}
 			{list.data?.slots.map((slot, index) => (
 				<div key={slot.map(keyOf).join() || "none"} className="mb-3 overflow-x-auto">
 					<table className="table-plain w-full">
@@ -93,24 +111,6 @@ export function ShortList({ session, act, busy }: Pick<PlaceProps, "session" | "
 					</table>
 				</div>
 			))}
-			{!agreed && rows.length > 0 && (
-				<div className="flex flex-wrap items-center gap-3">
-					<button
-						type="button"
-						className="btn btn-primary h-11"
-						disabled={busy || wanted.length === 0 || up + wanted.length > ROOM}
-						onClick={put}
-					>
-						{t("bag-put-stand", { wanted: wanted.length || t("bag-the-marked") })}
-					</button>
-					{up > 0 && wanted.length === 0 && (
-						<Link className="py-2 font-semibold underline" to={`/sessions/${session.id}/bay`}>
-							{t("bag-stand-bay", { letters: listOf(lettersOf(session), "and") })}
-						</Link>
-					)}
-					<p className="quiet text-sm">{t("bag-expected-from-players-own-clubs")}</p>
-				</div>
-			)}
 			{(list.data?.left_out.length ?? 0) > 0 && (
 				<p className="quiet mt-2 text-sm">{t("label-left-out", { list: list.data?.left_out.join(" ") })}</p>
 			)}

@@ -35,19 +35,21 @@ export function Bay({ session, act, live }: PlaceProps) {
 	const span = gateSpan(session);
 
 	return (
-		<div className="grid min-h-full grid-cols-[15.5rem_1fr] xl:grid-cols-[17.5rem_1fr_17rem]">
+		<div className="grid min-h-full md:grid-cols-[15.5rem_1fr] xl:grid-cols-[17.5rem_1fr_17rem]">
 			<BayStand session={session} span={span} onTake={(id) => !agreed && bay.take(id)} />
-			<section className="flex min-w-0 flex-col gap-3 p-5 pt-4">
+			<section className="flex min-w-0 flex-col gap-3 p-5 pt-4 max-md:order-first">
 				<InHand session={session} build={build} code={code} live={live}>
 					{!agreed && <Turn session={session} act={act} turn={bay.inTurn} />}
 				</InHand>
 				{/* From which lie and how long a swing comes with the code. */}
-				{!code && <RunBar session={session} agreed={agreed} act={act} onMore={() => open("run")} />}
+				<div className="flex flex-wrap items-center justify-between gap-x-6">
+					{!code && <RunBar session={session} agreed={agreed} act={act} onMore={() => open("run")} />}
+					<p className="font-semibold xl:hidden">{session.next}</p>
+				</div>
 				{Strip && (
 					<Strip protocol={session.protocol as ProtocolKey} session={session} act={act} agreed={agreed} />
 				)}
 				<Tray session={session} build={build} />
-				<p className="font-semibold xl:hidden">{session.next}</p>
 				{build && shot && <LastShot session={session} build={build} shot={shot} />}
 				{build && !shot && !code && !agreed && <NoShot session={session} onType={() => open("type")} />}
 				{!build && !code && (
@@ -84,7 +86,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 				{build && <SoFar build={build} />}
 				{build && <Flights session={session} build={build} />}
 				{/* What is touched after every shot stays in reach at the bottom, however many shots there are. */}
-				<div className="sticky bottom-0 z-10 order-2 -mx-5 mt-auto -mb-5 bg-base-200 px-5 pt-2 pb-3">
+				<div className="bottom-0 z-10 md:sticky order-2 -mx-5 mt-auto -mb-5 bg-base-200 px-5 pt-2 pb-3">
 					<Touches bay={bay} testing={Boolean(code)} />
 				</div>
 			</section>

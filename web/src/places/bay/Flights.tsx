@@ -22,7 +22,7 @@ export function Flights({ session, build }: { session: Session; build: Build }) 
 						.filter((line) => line.build !== build.id)
 						.map((line) => boardClub(session, line))}
 					windows={window ? [window] : []}
-					height={168}
+					height={150}
 				/>
 			)}
 		</div>

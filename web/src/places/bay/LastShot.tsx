@@ -97,7 +97,7 @@ export function LastShot({ session, build, shot }: { session: Session; build: Bu
 		<div>
 			<div className="flex flex-wrap items-end gap-x-6 gap-y-2">
 				<p
-					className={`num text-[6.75rem] leading-[0.8] tracking-tight ${shot.aside || shot.misread ? "quiet line-through" : ""}`}
+					className={`num text-[5rem] leading-[0.8] tracking-tight sm:text-[6.75rem] ${shot.aside || shot.misread ? "quiet line-through" : ""}`}
 					data-testid="last-carry"
 				>
 					{figure(carry)}

@@ -26,55 +26,58 @@ export function BayStand({
 			{candidatesOf(session).length === 0 && (
 				<p className="quiet px-4 text-sm">{t("bay-nothing-yet-pick-candidates-bag")}</p>
 			)}
-			<ul>
-				{candidatesOf(session).map((build) => (
-					<li key={build.id}>
-						<button
-							type="button"
-							className={`block w-full cursor-pointer border-l-4 px-3 py-2.5 text-left ${build.id === session.in_hand ? "bg-base-200" : "border-transparent"}`}
-							style={build.id === session.in_hand ? { borderColor: letterColour(build.letter) } : undefined}
-							aria-pressed={build.id === session.in_hand}
-							onClick={() => onTake(build.id)}
-						>
-							<span className="flex items-center gap-2">
-								<Letter letter={build.letter} />
-								<span className="num text-[17px]">{build.name}</span>
-								<span className="quiet ml-auto text-sm">
-									{t("bay-kept", {
-										kept: build.kept,
-										which: build.set_aside ? t("bay-aside", { setAside: build.set_aside }) : "",
-									})}
+			{groupsOf(session).map(({ title, builds }) => (
+				<ul key={title} aria-label={title || t("label-on-the-stand")}>
+					{title && <li className="quiet px-4 pt-2 text-sm">{title}</li>}
+					{builds.map((build) => (
+						<li key={build.id}>
+							<button
+								type="button"
+								className={`block w-full cursor-pointer border-l-4 px-3 py-2.5 text-left ${build.id === session.in_hand ? "bg-base-200" : "border-transparent"}`}
+								style={build.id === session.in_hand ? { borderColor: letterColour(build.letter) } : undefined}
+								aria-pressed={build.id === session.in_hand}
+								onClick={() => onTake(build.id)}
+							>
+								<span className="flex items-center gap-2">
+									<Letter letter={build.letter} />
+									<span className="num text-[17px]">{build.name}</span>
+									<span className="quiet ml-auto text-sm">
+										{t("bay-kept", {
+											kept: build.kept,
+											which: build.set_aside ? t("bay-aside", { setAside: build.set_aside }) : "",
+										})}
+									</span>
 								</span>
-							</span>
-							{build.turned_from && (
-								<span className="quiet block text-[13px]">
-									{build.work.length
-										? t("bay-from", { turnedFrom: build.turned_from, list: build.work.join(", ") })
-										: t("bay-turned-from", { turnedFrom: build.turned_from })}{" "}
-									{build.detail}
+								{build.turned_from && (
+									<span className="quiet block text-[13px]">
+										{build.work.length
+											? t("bay-from", { turnedFrom: build.turned_from, list: build.work.join(", ") })
+											: t("bay-turned-from", { turnedFrom: build.turned_from })}{" "}
+										{build.detail}
+									</span>
+								)}
+								<Gate
+									span={span}
+									low={windowFor(build)?.low ?? null}
+									high={windowFor(build)?.high ?? null}
+									dots={carriesOf(session, build.id)}
+									mark={build.carry_m === null ? null : toFar(build.carry_m)}
+									colour={letterColour(build.letter)}
+									height={24}
+									label={t("bay-carries-against-window", { letter: build.letter })}
+								/>
+								<span className="flex justify-between text-sm">
+									<span>
+										<span className="quiet">{t("label-carry-3")}</span>{" "}
+										<span className="num">{asFar(build.carry_m)}</span>
+									</span>
+									<span className="quiet">{settledWords(session, build)}</span>
 								</span>
-							)}
-							<Gate
-								span={span}
-								low={windowFor(build)?.low ?? null}
-								high={windowFor(build)?.high ?? null}
-								dots={carriesOf(session, build.id)}
-								mark={build.carry_m === null ? null : toFar(build.carry_m)}
-								colour={letterColour(build.letter)}
-								height={24}
-								label={t("bay-carries-against-window", { letter: build.letter })}
-							/>
-							<span className="flex justify-between text-sm">
-								<span>
-									<span className="quiet">{t("label-carry-3")}</span>{" "}
-									<span className="num">{asFar(build.carry_m)}</span>
-								</span>
-								<span className="quiet">{settledWords(session, build)}</span>
-							</span>
-						</button>
-					</li>
-				))}
-			</ul>
+							</button>
+						</li>
+					))}
+				</ul>
+			))}
 			<button
 				type="button"
 				className="min-h-11 w-full cursor-pointer px-4 text-left text-sm underline"
@@ -103,6 +106,19 @@ export function BayStand({
 			)}
 		</aside>
 	);
+}
+
+/** The builds of the stand by the end of the bag they are for, where both ends stand there. */
+function groupsOf(session: Session): { title: string; builds: Build[] }[] {
+	const all = candidatesOf(session);
+	const [wedges, long] = [true, false].map((is) =>
+		all.filter((build) => (build.head_type === "wedge") === is),
+	);
+	if (!wedges?.length || !long?.length) return [{ title: "", builds: all }];
+	return [
+		{ title: t("bag-long-end"), builds: long },
+		{ title: t("label-wedges"), builds: wedges },
+	];
 }
 
 function settledWords(session: Session, build: Build): string {

@@ -18,7 +18,7 @@ export function Touches({ bay, testing }: { bay: InBay; testing: boolean }) {
 	return (
 		<div className="flex flex-wrap items-end gap-x-6 gap-y-2">
 			{!testing && (
-				<div role="group" aria-label={t("bay-where-struck")}>
+				<div role="group" className="max-sm:w-full" aria-label={t("bay-where-struck")}>
 					<div className="grid grid-cols-3 gap-2">
 						{pad.flat().map((id) => (
 							<CommandButton key={id} id={id} />

@@ -38,7 +38,7 @@ export function Jobs({ form, common, longest, fault }: Props) {
 					<button
 						key={each.name}
 						type="button"
-						className="btn btn-sm h-10 border-base-300 bg-base-100"
+						className="btn btn-sm h-11 border-base-300 bg-base-100"
 						// The cursor stays where it was: the next key is a key, not a letter of the name.
 						onClick={() =>
 							jobs.append(
@@ -82,6 +82,8 @@ const leftByEnter = (event: KeyboardEvent<HTMLInputElement>) => {
 	event.currentTarget.blur();
 };
 
+type Slid = "distance" | "over" | "width" | "depth" | "uses" | "windSpeed" | "greenFt";
+
 function JobRow({
 	form,
 	index,
@@ -100,6 +102,7 @@ function JobRow({
 	const courses = useWatch({ control: form.control, name: "courses" });
 	const number = { valueAsNumber: true };
 	if (!job) return null;
+	const step = (name: Slid) => (to: number) => form.setValue(`${at}.${name}`, to, { shouldDirty: true });
 	/** Where it is met tells the ground it comes down on. */
 	const met = (course: string) => {
 		const there = groundOf(courses.find((each) => each.name === course));
@@ -116,13 +119,13 @@ function JobRow({
 		>
 			<div className="flex flex-wrap items-center gap-2">
 				<input
-					className="input h-10 min-w-44 flex-1 font-semibold"
+					className="input h-11 min-w-44 flex-1 font-semibold"
 					aria-label={t("brief-name-job")}
 					onKeyDown={leftByEnter}
 					{...form.register(`${at}.name`)}
 				/>
 				<select
-					className="select h-10 w-36"
+					className="select h-11 w-36"
 					aria-label={t("brief-kind-shot")}
 					{...form.register(`${at}.kind`)}
 				>
@@ -131,7 +134,7 @@ function JobRow({
 					<option value="layup">{t("brief-lay-up")}</option>
 				</select>
 				<select
-					className="select h-10 w-30"
+					className="select h-11 w-30"
 					aria-label={t("brief-firmness")}
 					{...form.register(`${at}.firmness`)}
 				>
@@ -139,7 +142,7 @@ function JobRow({
 					<option value="medium">{t("label-medium")}</option>
 					<option value="firm">{t("label-firm")}</option>
 				</select>
-				<select className="select h-10 w-34" aria-label={t("label-lie")} {...form.register(`${at}.lie`)}>
+				<select className="select h-11 w-34" aria-label={t("label-lie")} {...form.register(`${at}.lie`)}>
 					<option value="">{t("label-any-lie")}</option>
 					{LIES.map((lie) => (
 						<option key={lie} value={lie}>
@@ -148,7 +151,7 @@ function JobRow({
 					))}
 				</select>
 				<select
-					className="select h-10 w-36"
+					className="select h-11 w-36"
 					aria-label={t("label-wind")}
 					value={job.windSpeed > 0 ? job.windFrom : ""}
 					onChange={({ target }) => {
@@ -168,7 +171,7 @@ function JobRow({
 				</select>
 				{courses.length > 0 && (
 					<select
-						className="select h-10 w-36"
+						className="select h-11 w-36"
 						aria-label={t("brief-course")}
 						{...form.register(`${at}.course`, {
 							onChange: (event: { target: { value: string } }) => met(event.target.value),
@@ -191,7 +194,7 @@ function JobRow({
 			<div className="mt-2 flex flex-wrap items-center gap-x-3 gap-y-1 xl:gap-x-5">
 				<div className="flex flex-col">
 					<JobDrawing {...job} over={job.over || null} />
-					<button type="button" className="btn btn-ghost btn-sm h-9 self-start px-2" onClick={onRemove}>
+					<button type="button" className="btn btn-ghost btn-sm h-11 self-start px-2" onClick={onRemove}>
 						{t("label-remove")}
 					</button>
 				</div>
@@ -202,6 +205,8 @@ function JobRow({
 						value={`${job.distance}`}
 						min={inYards(60)}
 						max={inYards(290)}
+						now={job.distance}
+						onStep={step("distance")}
 						{...form.register(`${at}.distance`, number)}
 					/>
 					<Slide
@@ -210,6 +215,8 @@ function JobRow({
 						value={job.over > 0 ? `${job.over}` : "–"}
 						min={0}
 						max={job.distance}
+						now={job.over}
+						onStep={step("over")}
 						{...form.register(`${at}.over`, number)}
 					/>
 					<Slide
@@ -218,6 +225,8 @@ function JobRow({
 						value={`${job.width}`}
 						min={inYards(8)}
 						max={inYards(60)}
+						now={job.width}
+						onStep={step("width")}
 						{...form.register(`${at}.width`, number)}
 					/>
 					<Slide
@@ -226,6 +235,8 @@ function JobRow({
 						value={`${job.depth}`}
 						min={inYards(8)}
 						max={inYards(60)}
+						now={job.depth}
+						onStep={step("depth")}
 						{...form.register(`${at}.depth`, number)}
 					/>
 					<Slide
@@ -235,6 +246,8 @@ function JobRow({
 						min={0.1}
 						max={6}
 						step={0.1}
+						now={job.uses}
+						onStep={step("uses")}
 						{...form.register(`${at}.uses`, number)}
 					/>
 					{job.windSpeed > 0 && (
@@ -244,6 +257,8 @@ function JobRow({
 							value={`${job.windSpeed}`}
 							min={1}
 							max={Math.floor(toSpeed(20.1))}
+							now={job.windSpeed}
+							onStep={step("windSpeed")}
 							{...form.register(`${at}.windSpeed`, number)}
 						/>
 					)}
@@ -255,6 +270,8 @@ function JobRow({
 							min={6}
 							max={14}
 							step={0.5}
+							now={job.greenFt}
+							onStep={step("greenFt")}
 							{...form.register(`${at}.greenFt`, number)}
 						/>
 					)}
@@ -269,15 +286,35 @@ function Slide({
 	label,
 	words,
 	value,
+	now,
+	onStep,
 	...input
-}: { label: string; words: string; value: string } & React.InputHTMLAttributes<HTMLInputElement> & {
-		ref?: React.Ref<HTMLInputElement>;
-	}) {
+}: {
+	label: string;
+	words: string;
+	value: string;
+	now: number;
+	onStep: (to: number) => void;
+} & React.InputHTMLAttributes<HTMLInputElement> & { ref?: React.Ref<HTMLInputElement> }) {
+	const [min, max, step] = [Number(input.min), Number(input.max), Number(input.step ?? 1)];
+	const button = (sign: -1 | 1) => (
+		<button
+			type="button"
+			className="btn h-11 w-11 shrink-0 border-base-300 bg-base-100 p-0 text-lg"
+			aria-label={sign < 0 ? t("brief-less", { label }) : t("brief-more", { label })}
+			disabled={sign < 0 ? now <= min : now >= max}
+			onClick={() => onStep(whole(Math.min(max, Math.max(min, now + sign * step)), 1))}
+		>
+			{sign < 0 ? "−" : "+"}
+		</button>
+	);
 	return (
-		<label className="flex min-h-9 items-center gap-2">
+		<div className="flex min-h-11 items-center gap-1.5">
+			{button(-1)}
 			<span className="num w-9 text-right text-[17px]">{value}</span>
-			<span className="quiet w-23 shrink-0 text-sm leading-tight">{words}</span>
-			<input type="range" className="range range-xs min-w-12 flex-1" aria-label={label} {...input} />
-		</label>
+			{button(1)}
+			<span className="quiet w-20 shrink-0 text-sm leading-tight">{words}</span>
+			<input type="range" className="range range-xs min-w-8 flex-1" aria-label={label} {...input} />
+		</div>
 	);
 }

@@ -36,7 +36,10 @@ export function Sessions({
 	pad?: boolean;
 }) {
 	return (
-		<ul className="divide-y divide-base-300 border-y border-base-300 bg-base-100">
+		<ul
+			aria-label={t("desk-sessions")}
+			className="divide-y divide-base-300 border-y border-base-300 bg-base-100"
+		>
 			{lines.map((line) => (
 				<li key={line.id}>
 					<Link

@@ -24,6 +24,7 @@ import { useKept } from "../../ui/kept";
 import { Letter } from "../../ui/Letter";
 import { useMoney } from "../../ui/money";
 import { Caution, Said, Waiting } from "../../ui/Said";
+import { Sheet } from "../../ui/Sheet";
 import { BuildPicker, PlanChoices, samePicks } from "./Picks";
 import { askedOf, offerOf, SetOrder, SetTable } from "./Set";
 
@@ -161,6 +162,7 @@ function Deciding({
 			onDone?.();
 		},
 	});
+	const [asking, setAsking] = useState(false);
 	// A pair that is one place is two clubs.
 	const most = Math.max(placesOf(session), suggested.builds.length);
 	const open = corrects !== undefined && correction.trim() === "";
@@ -273,13 +275,52 @@ function Deciding({
 					</label>
 				)}
 				<Said error={found.error ?? agree.error} />
+				{asking && (
+					<Sheet title={t("handover-agree-on", { name: choice.name })} onClose={() => setAsking(false)}>
+						<ul className="mb-3 space-y-1 text-[17px]">
+							{choice.dropped.length > 0 && (
+								<li>{t("label-left-out", { list: choice.dropped.join(", ") })}</li>
+							)}
+							{choice.price && (choice.clubs.length > 0 || choice.set) && (
+								<li>
+									{t("label-price")}: {money(choice.price)}
+								</li>
+							)}
+							{check && (
+								<li>
+									{t("handover-next-check")}: {longDay(check)}
+								</li>
+							)}
+						</ul>
+						<p className="quiet mb-4">{t("handover-once-agreed-session-does-not")}</p>
+						<div className="flex flex-wrap gap-3">
+							<button
+								type="button"
+								className="btn btn-primary h-12 px-6"
+								onClick={() => {
+									setAsking(false);
+									agree.mutate();
+								}}
+							>
+								{t("handover-yes-agree")}
+							</button>
+							<button type="button" className="btn h-12 px-6" onClick={() => setAsking(false)}>
+								{t("handover-not-yet")}
+							</button>
+						</div>
+					</Sheet>
+				)}
 				<button
 					type="button"
 					className="btn btn-primary h-12 w-full text-lg"
 					disabled={agree.isPending || open || (!asSuggested && !found.isSuccess) || found.isPlaceholderData}
-					onClick={() => agree.mutate()}
+					onClick={() => setAsking(true)}
 				>
-					{corrects ? t("handover-agree-edition", { edition: corrects.edition + 1 }) : t("handover-agree")}
+					{agree.isPending
+						? t("handover-agreeing")
+						: corrects
+							? t("handover-agree-edition", { edition: corrects.edition + 1 })
+							: t("handover-agree")}
 				</button>
 				{corrects ? (
 					<button type="button" className="btn h-11 w-full" onClick={onDone}>

@@ -32,7 +32,11 @@ function open(picture: HandoverAnswer = handover, of: Session = session) {
 }
 
 const reasons = () => (screen.getByLabelText("Reasons") as HTMLTextAreaElement).value;
-const agree = () => fireEvent.click(screen.getByRole("button", { name: "Agree" }));
+const yes = () => fireEvent.click(screen.getByRole("button", { name: "Yes, that is it", hidden: true }));
+const agree = () => {
+	fireEvent.click(screen.getByRole("button", { name: "Agree" }));
+	yes();
+};
 
 test("the decision goes out with its reasons, why the others lost, and the check a year on", async () => {
 	const sent = open();
@@ -167,6 +171,7 @@ test("a correction names its reason, goes out as a new edition, and the one befo
 	expect(button().disabled).toBe(true);
 	fireEvent.change(screen.getByLabelText("Why it is corrected"), { target: { value: "Bought elsewhere." } });
 	fireEvent.click(button());
+	yes();
 	await waitFor(() =>
 		expect(changes(sent)[0]?.body).toMatchObject({ builds: [4], correction: "Bought elsewhere." }),
 	);

@@ -314,3 +314,5 @@ bag-crowded = Crowded
 bag-carries-relearn = Carries to relearn
 bag-leaves-bag = Leaves the bag
 bag-usual-set = Start from a usual set of { $n }, then correct it
+bag-find-head = Label, loft, maker or model
+bag-no-such-head = No head of the rack is like that for this player. Take something of it away.

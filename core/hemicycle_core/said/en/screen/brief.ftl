@@ -158,3 +158,5 @@ brief-saved-as-you-go = Saved as you go.
 brief-bag-bring-baseline = Bag: bring in the baseline
 brief-wide = wide
 brief-deep = deep
+brief-less = { $label }, less
+brief-more = { $label }, more

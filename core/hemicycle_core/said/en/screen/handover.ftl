@@ -72,3 +72,7 @@ handover-loft-of = Loft of the { $number }
 handover-not-ordered = not ordered
 handover-step = Step, { $unit }
 handover-set-ordered = The set as it is ordered
+handover-agree-on = Agree on: { $name }?
+handover-agreeing = Agreeing
+handover-yes-agree = Yes, that is it
+handover-not-yet = Not yet
