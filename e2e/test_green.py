@@ -56,7 +56,7 @@ def set_up_soles(tablet: Tablet) -> dict[str, int]:
     """Which word is liked how much."""
     page = tablet.page
     tablet.place("Bay")
-    tablet.button("More")
+    tablet.button(re.compile("More$"))
     tablet.button(re.compile("Shot wanted"))
     tablet.button("Sole test, blind")
     expect(page.get_by_text(re.compile(r"About \d+ min"))).to_be_visible()

@@ -35,7 +35,7 @@ def open_shop(page: Page, address: str) -> None:
     page.get_by_role("button", name="Put the usual lofts on it").click()
     expect(page.get_by_role("status")).to_contain_text("22 heads and 8 shafts")
     page.get_by_role("button", name="To the desk").click()
-    expect(page.get_by_role("heading", name="Westmark Fitting")).to_be_visible()
+    expect(page.get_by_role("banner").get_by_text("Westmark Fitting")).to_be_visible()
 
 
 def first_customer(page: Page) -> None:

@@ -43,6 +43,7 @@ def bag(page: Page) -> None:
     page.get_by_label("Carry in yards").fill("168")
     page.get_by_label("Total in yards").fill("185")
     page.get_by_role("button", name="Add", exact=True).click()
+    page.keyboard.press("Escape")  # the cursor is in the next name
     expect(page.get_by_role("row", name=re.compile("3W.*168.*185 typed"))).to_be_visible()
 
 
@@ -79,6 +80,7 @@ def bay(page: Page, application) -> None:
 
 def bench(page: Page) -> None:
     page.keyboard.press("4")
+    expect(page.get_by_role("tab", name=re.compile("Which"))).to_be_visible()
     for tab, shown in (
         ("f", page.get_by_role("img", name=re.compile("Landing zone"))),
         ("t", page.get_by_text("Nothing was tested yet.")),

@@ -68,6 +68,7 @@ def clubs(page: Page) -> None:
         page.get_by_label("Carry in yards").fill(carry)
         page.get_by_label("Total in yards").fill(total)
         page.get_by_role("button", name="Add", exact=True).click()
+        page.keyboard.press("Escape")  # the cursor is in the next name
         expect(page.get_by_label("Club to add")).to_have_value("")
 
 

@@ -16,7 +16,11 @@ export function useInAddress(name: string): [string | null, (value: string | nul
 		if (next === value || leaving.current) return;
 		if (next === null && opened(state, name)) {
 			leaving.current = true;
-			void navigate(-1);
+			// Whoever goes on to another page in the same breath is not called back.
+			const here = window.location.href;
+			setTimeout(() => {
+				if (window.location.href === here) void navigate(-1);
+			});
 			return;
 		}
 		const params = new URLSearchParams(search);

@@ -390,6 +390,7 @@ function AddClub({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "b
 			className="no-print flex items-center gap-1.5"
 			onSubmit={(event) => {
 				event.preventDefault();
+				first.current?.focus();
 				act(async () => {
 					const made = await change.addClub(session.id, {
 						name,
@@ -398,7 +399,6 @@ function AddClub({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "b
 					});
 					// What was refused stays to be corrected.
 					dropDraft(form);
-					first.current?.focus();
 					return made;
 				});
 			}}
