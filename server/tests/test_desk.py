@@ -31,6 +31,9 @@ def test_each_bay_says_whom_it_serves_and_what_is_next_there(desk, session):
     assert here["act"] == desk.get(f"/api/sessions/{session.pk}").json()["next"] and "A" in here["act"]
     for _ in range(2):
         strike(session, "A", 180, 187)
+    # Nobody looked at it since: where it goes on is told, and nothing is judged for that.
+    assert (now()["Bay 1"]["next"], now()["Bay 1"]["act"]) == ("bay", "")
+    desk.get(f"/api/sessions/{session.pk}")
     assert now()["Bay 1"]["next"] == "handover"
     (line,) = desk.get("/api/sessions").json()["results"]
     assert line["next"] == "bay"

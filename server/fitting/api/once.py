@@ -62,6 +62,13 @@ class Versioned:
         return f"{key_of(self.version).hex()}.{code_version()}"
 
 
+def kept_answer(session: Versioned, part: str) -> Told | None:
+    """An answer that somebody had worked out of just these rows; None where nobody had. Nothing is worked out."""
+    rows = JudgedAnswer.objects.of(session.row.shop_id).filter(session=session.row, part=part, key=session.key)
+    packed = rows.values_list("answer", flat=True).first()
+    return None if packed is None else _unpacked(packed)
+
+
 def once(session: Versioned, part: str, along: Sequence[str], anew: Callable[[], tuple[Versioned, Make]]) -> Told:
     """One answer. along: those that are made along with any other, where somebody wants them; anew: the session as it
     is by now, and what makes answers of it."""
@@ -128,6 +135,10 @@ def _found(session: Versioned, rows: Rows) -> Told | None:
     packed, unasked = row
     if unasked:
         rows.update(unasked=0)
+    return _unpacked(packed)
+
+
+def _unpacked(packed: bytes | memoryview) -> Told:
     kept = json.loads(zlib.decompress(packed))
     return Told(kept["data"], tuple(kept["shots_at"]), kept["whole_from"])
 

@@ -28,7 +28,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description Every open bay, with the session it serves and the next act there. */
+        /**
+         * @description Every open bay, with the session it serves and the next act there, as far as a screen of it had that worked
+         *     out: nothing is judged for the desk.
+         */
         get: operations["bays_now"];
         put?: never;
         post?: never;

@@ -5,7 +5,7 @@ import { useLocation, useNavigate } from "react-router";
 /** The value of a name in the address, and how it is set. What was opened here is closed by going back. */
 export function useInAddress(name: string): [string | null, (value: string | null) => void] {
 	const navigate = useNavigate();
-	const { search, state } = useLocation();
+	const { search, state, key } = useLocation();
 	const value = new URLSearchParams(search).get(name);
 	const leaving = useRef(false);
 	// biome-ignore lint/correctness/useExhaustiveDependencies: another address is what it waits for
@@ -17,9 +17,9 @@ export function useInAddress(name: string): [string | null, (value: string | nul
 		if (next === null && opened(state, name)) {
 			leaving.current = true;
 			// Whoever goes on to another page in the same breath is not called back.
-			const here = window.location.href;
 			setTimeout(() => {
-				if (window.location.href === here) void navigate(-1);
+				const now: unknown = window.history.state?.key;
+				if (now === undefined || now === key) void navigate(-1);
 			});
 			return;
 		}

@@ -132,7 +132,7 @@ def _imports(judged: JudgedSession) -> list[ImportedFile]:
     ]
 
 
-def _goes_on(session: Any) -> Place | None:
+def goes_on(session: Any) -> Place | None:
     """Where a session goes on, by what stands in it; None of one that is done."""
     if session.agreed_at is not None or session.customer.erased_at is not None:
         return None
@@ -172,7 +172,7 @@ def present_line(session: Any) -> SessionLine:
         outcome=outcome,
         shots=session.shot_count,
         next_check=agreed.next_check if agreed else None,
-        next=_goes_on(session),
+        next=goes_on(session),
     )
 
 
