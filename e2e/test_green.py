@@ -130,7 +130,6 @@ def test_bag_ends_sole_and_cut_by_touch_alone_without_a_line_or_a_monitor(tablet
     expect(page.get_by_label("The cut", exact=True).get_by_role("listitem").first).to_contain_text("Carry ")
     # What was answered without a line is the result.
     tablet.place("Bench")
-    tablet.touch(page.get_by_role("tab", name=re.compile("Tests")))
     expect(page.get_by_test_id("sole-result")).to_contain_text("Gannock 58 W")
     assert not page.evaluate("window.typed")
     assert tablet.touches <= MOST_TOUCHES, tablet.touches

@@ -58,7 +58,7 @@ export function BlindPair({
 					disabled={!standing.tasks.some((task) => task.done > 0)}
 					onClick={() => {
 						act(() => change.reveal(blind.id));
-						go(`/sessions/${session.id}/bench`);
+						go(`/sessions/${session.id}/bench?tab=tests`);
 					}}
 				>
 					{t("label-reveal")}

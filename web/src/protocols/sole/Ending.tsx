@@ -54,7 +54,7 @@ export function Reveal({ session, act, test, lost = false }: Props & { lost?: bo
 		setAsked(false);
 		setSent(lost);
 		if (lost && lookedUp(test.id)) setTold(true);
-		else go(`/sessions/${session.id}/bench`);
+		else go(`/sessions/${session.id}/bench?tab=tests`);
 	};
 	return (
 		<>
