@@ -86,7 +86,7 @@ def take(page: Page, application: Application) -> None:
     shot(page, "shop")
     page.goto(application.address)
     session_of(page, re.compile("Tunde Bakare.*Recommended")).click()
-    page.get_by_role("link", name="Tunde Bakare").click()
+    page.get_by_role("heading", name="Tunde Bakare", level=1).get_by_role("link").click()
     page.get_by_role("heading", name="Their data").wait_for()
     shot(page, "customer")
     page.goto(application.address)
