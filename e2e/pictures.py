@@ -94,13 +94,6 @@ def take(page: Page, application: Application) -> None:
     page.goto(page.url.replace("/handover", "/page"))
     page.get_by_role("heading", name="Your new club").wait_for()
     page.screenshot(path=OUT / "page.png", full_page=True)
-    page.goto(application.address)
-    session_of(page, "Mabel Thorne").click()
-    page.goto(page.url.replace("/brief", "/bag"))
-    page.get_by_role("button", name="Import shots").first.click()
-    page.get_by_label("Shots file").set_input_files(ROOT / "demo" / "monitor-export.csv")
-    page.get_by_role("button", name="Take in 54 shots").wait_for()
-    shot(page, "import")
 
 
 def first_page(page: Page, application: Application) -> None:

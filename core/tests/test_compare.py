@@ -7,9 +7,10 @@ import numpy as np
 import pytest
 from builds import GREEN, case, session, shots
 from hemicycle_core.bag import HeadType
-from hemicycle_core.decision.advice import next_step
+from hemicycle_core.decision.advice import goes_on, next_step
 from hemicycle_core.judge import Candidate, Metric, compare
 from hemicycle_core.judge.weigh import weigh
+from hemicycle_core.said import NOTHING, Said
 from hemicycle_core.shots import Shot
 from hemicycle_core.thresholds import DEFAULT
 from hemicycle_core.units import metres, yards
@@ -124,3 +125,22 @@ def test_of_the_jobs_the_whole_bags_shots_a_round_decide():
     same = weigh([build("A", shots(179, n=5)), build("B", shots(179, n=5, seed=3))], [GREEN])
     level = compare(build("A", shots(179, n=5)), build("B", shots(179, n=5, seed=3)), metric=Metric.JOBS, weighed=same)
     assert not level.settled and (level.more is None) == ("as far as anyone can tell" in level.sentence)
+
+
+@pytest.mark.parametrize(
+    ("own", "stand", "shots", "advice", "goes"),
+    [
+        (0, 0, 0, "", "brief"),
+        (5, 0, 0, "next-put-candidates", "bag"),
+        (5, 0, 0, "", "bag"),
+        (0, 1, 0, "", "brief"),  # nothing tells where the hole is
+        (5, 1, 0, "next-put-candidates", "bay"),
+        (5, 0, 0, "ends-to-hit", "bay"),  # a test of own clubs
+        (5, 2, 12, "next-which-is-best", "bay"),
+        (5, 2, 12, "next-settled", "bench"),
+        (5, 2, 12, "next-tells-little", "bench"),
+    ],
+)
+def test_a_session_goes_on_where_its_advice_leads(own, stand, shots, advice, goes):
+    said = Said(advice) if advice else NOTHING
+    assert goes_on(own=own, stand=stand, shots=shots, advice=said) == goes

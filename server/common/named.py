@@ -1,11 +1,11 @@
-"""Finding rows by parts of a name, as it is typed in a hurry: some words of it, in any order, without its accents."""
+"""Names without accents, as they are typed in a hurry: finding rows by some words of a name, in any order."""
 
 from __future__ import annotations
 
 import unicodedata
 from typing import TypeVar
 
-from django.db.models import CharField, Func, Model, QuerySet, Value
+from django.db.models import CharField, Func, GeneratedField, Model, QuerySet, Value
 from django.db.models.functions import Lower
 
 Rows = TypeVar("Rows", bound=Model)
@@ -22,14 +22,19 @@ def plain(name: str) -> str:
     return name.lower().translate(_TABLE)
 
 
-def named(rows: QuerySet[Rows], search: str, path: str = "name") -> QuerySet[Rows]:
-    """Rows whose name has every word of what is searched, as a part of it. path: to the name."""
-    words = plain(search).split()
-    if not words:
-        return rows
+def plain_of(column: str) -> GeneratedField:
+    """A column that the database makes of a name, as `plain` does: to make it of each name that is searched took
+    fifteen times as long."""
     old, new = Value("".join(PLAIN)), Value("".join(PLAIN.values()))
-    said = Func(Lower(path), old, new, function="translate", output_field=CharField())
-    found: QuerySet[Rows] = rows.annotate(plain_name=said)  # type: ignore[assignment]
-    for word in words:
-        found = found.filter(plain_name__contains=word)
-    return found
+    return GeneratedField(
+        expression=Func(Lower(column), old, new, function="translate"),
+        output_field=CharField(max_length=80),
+        db_persist=True,
+    )
+
+
+def named(rows: QuerySet[Rows], search: str, path: str = "plain_name") -> QuerySet[Rows]:
+    """Rows whose name has every word of what is searched, as a part of it. path: to the plain name."""
+    for word in plain(search).split():
+        rows = rows.filter(**{f"{path}__contains": word})
+    return rows

@@ -59,7 +59,7 @@ def check_fits(row: models.Model, names: Collection[str] | None = None) -> None:
     """Raise BadInput, with the field at fault, where a row holds what its columns cannot. names: of the fields that
     will be written, None for all."""
     for field in row._meta.concrete_fields:
-        if names is not None and field.name not in names and field.attname not in names:
+        if field.generated or (names is not None and field.name not in names and field.attname not in names):
             continue
         fault = _fault(field, getattr(row, field.attname))
         if fault is not None:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from common.named import plain_of
 from common.scoped import ScopedModel
 from django.contrib.postgres.functions import RandomUUID
 from django.db import models
@@ -20,6 +21,7 @@ class Customer(ScopedModel):
         help_text="Theirs alone, on any machine and in any backup.",
     )
     name = models.CharField(max_length=80)
+    plain_name = plain_of("name")
     hand = models.CharField(max_length=5, choices=Hand.choices, default=Hand.RIGHT)
     birth_year = models.PositiveSmallIntegerField(null=True, blank=True)
     email = models.EmailField(blank=True)

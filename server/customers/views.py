@@ -8,6 +8,7 @@ from common.api import given, serializer_of, shown
 from common.named import named
 from common.pages import Pages
 from django.db.models import Count, Max, QuerySet
+from django.db.models.functions import Greatest
 from drf_spectacular.utils import OpenApiParameter, extend_schema
 from rest_framework.generics import GenericAPIView
 from rest_framework.request import Request
@@ -34,13 +35,16 @@ class BookView(GenericAPIView[Customer]):
     )
     def get(self, request: Request) -> Response:
         """Every customer by name, a page at a time, with when each was here last."""
-        people = named(_people(request), request.query_params.get("search", ""))
+        people = named(_people(request).filter(try_out=False), request.query_params.get("search", ""))
         page = self.paginate_queryset(people.order_by("name", "pk")) or []
-        seen = Customer.objects.filter(pk__in=[each.pk for each in page]).annotate(
-            many=Count("sessions"), last=Max("sessions__held_on")
-        )
-        visits = {pk: (many, last) for pk, many, last in seen.values_list("pk", "many", "last")}
-        return self.get_paginated_response([shown(book_line(each, *visits[each.pk])) for each in page])
+        # Who was merged into another was here as that one.
+        seen = Customer.objects.of(shop_of(request)).filter(pk__in=[each.pk for each in page])
+        visits = seen.annotate(
+            many=Count("sessions", distinct=True) + Count("merged__sessions", distinct=True),
+            last=Greatest(Max("sessions__held_on"), Max("merged__sessions__held_on")),
+        ).in_bulk()
+        lines = [book_line(each, visits[each.pk].many, visits[each.pk].last) for each in page if each.pk in visits]
+        return self.get_paginated_response([shown(each) for each in lines])
 
 
 def _people(request: Request) -> QuerySet[Customer]:

@@ -70,7 +70,7 @@ def copy_visits(sessions: int) -> dict[str, int]:
 
 def _sql(copied: Copied, known: set[type[models.Model]]) -> str:
     meta = copied.model._meta
-    columns = [each for each in meta.concrete_fields if each.column != "made_in"]
+    columns = [each for each in meta.concrete_fields if each.column != "made_in" and not each.generated]
 
     def value(column: Any) -> str:
         if column.name in copied.moved:

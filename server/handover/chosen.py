@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Collection, Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from decimal import Decimal
 from typing import Any
 
@@ -11,7 +11,7 @@ from common.api import as_
 from fitting.actions.sessions import AgreedBag, OnOrder
 from fitting.api.schemas.bag import GapOut
 from fitting.api.schemas.plans import ClubLine
-from fitting.domain.session import JudgedSession
+from fitting.domain.session import JudgedSession, load
 from fitting.models import AgreedAnswers, FittingSession
 from hemicycle_core.answers.decided import exchange, lost_for, reasons_of
 from hemicycle_core.answers.sets import OrderedSet, SetAsked, SetClub, ordered, replaced
@@ -276,13 +276,14 @@ def _set_out(asked: SetAsked, bought: OrderedSet) -> SetOut:
                 loft_deg=each.made.loft_deg or each.head.loft_deg,
                 lie_deg=each.made.lie_deg,
                 bounce_deg=each.made.bounce_deg,
-                length_m=each.head.length_m,
+                length_m=each.made.length_m or each.head.length_m,
                 own_bend_deg=own[each.head.key],
+                bent_deg=each.bent_deg,
                 carry_m=each.club.carry_m,
                 total_m=each.club.total_m,
                 doubt_m=each.doubt_m,
                 step_m=each.step_m,
-                as_made=each.as_made,
+                left_off=each.left_off,
             )
             for each in bought.clubs
         ],
@@ -371,12 +372,13 @@ def agreed_bag(session: FittingSession) -> AgreedBag | None:
     if bought is None:
         return AgreedBag(come, leave)
     # The iron that was hit comes as it was hit, unless it was ordered bent otherwise.
-    hit = session.builds.filter(pk=bought.build).first()
-    as_hit = hit is not None and any(
-        each.hit and same_setting(each.loft_deg, hit.set_loft_deg) for each in bought.clubs
-    )
-    rest = [each for each in bought.clubs if not (each.hit and as_hit)]
-    return AgreedBag(come if as_hit else come - {bought.build}, leave, [_on_order(each) for each in rest])
+    hit = load(session).facts.by_key[bought.build]
+    of_set = next(each for each in bought.clubs if each.hit)
+    if same_setting(of_set.loft_deg, hit.loft_deg) and of_set.lie_deg in (None, hit.made.lie_deg):
+        return AgreedBag(come, leave, [_on_order(each) for each in bought.clubs if not each.hit])
+    ordered_so = replace(of_set, name=hit.name)
+    rest = [ordered_so if each.hit else each for each in bought.clubs]
+    return AgreedBag(come - {bought.build}, leave, [_on_order(each) for each in rest])
 
 
 def _on_order(each: SetClubOut) -> OnOrder:

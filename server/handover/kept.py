@@ -53,7 +53,8 @@ _CLUB = Case(When(Q(letter="") | Q(head=None), then=_numbered("Club", "id")), de
 TABLES: dict[str, ColumnsKept] = {
     "customers.Customer": ColumnsKept(
         {"name": ERASED, "email": "", "notes": "", "birth_year": None},
-        "uid hand units try_out created_at erased_at",
+        # The plain name is made of the name by the database, and goes with it.
+        "uid hand units try_out created_at erased_at plain_name",
         session=None,
     ),
     "fitting.FittingSession": _made_of(

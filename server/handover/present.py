@@ -13,11 +13,11 @@ from fitting.domain.session import JudgedSession
 from fitting.models import AgreedAnswers, BagPlan, FittingSession
 from hemicycle_core.answers.claims import claims_of
 from hemicycle_core.answers.decided import exchange
-from hemicycle_core.answers.sets import number_on, offers
+from hemicycle_core.answers.sets import made_of, number_on, offers
 from hemicycle_core.bag import BagEnd
 from hemicycle_core.bag.gaps import RULE_WORDS
 from hemicycle_core.followup import CHECK_AFTER_MONTHS
-from hemicycle_core.rack.stock import MOST_BEND_DEG
+from hemicycle_core.rack.made import bears_deg
 from hemicycle_core.said import NOTHING, say
 
 from .chosen import choice_of, side_of, suggestion, tested_of, verdicts_of
@@ -77,7 +77,7 @@ def _claims(judged: JudgedSession) -> list[ClaimOut]:
 def _sets(judged: JudgedSession) -> list[SetOfferOut]:
     """The sets that can be ordered with an iron that may be recommended."""
     told, made = verdicts_of(judged), []
-    for offer in offers(judged.stand):
+    for offer in offers(judged.facts):
         if offer.build.letter not in told or offer.build.head is None:
             continue
         heads = [head for heads in offer.models for head in heads]
@@ -93,7 +93,7 @@ def _sets(judged: JudgedSession) -> list[SetOfferOut]:
                         each.set_of,
                         each.loft_deg,
                         each.length_m,
-                        MOST_BEND_DEG[each.made],
+                        bears_deg(made_of(each)),
                     )
                     for each in heads
                 ],

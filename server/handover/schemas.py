@@ -98,8 +98,8 @@ class SetOfferOut:
 @dataclass
 class SetClubOut:
     """A club of a set that is ordered: degrees and metres, as it is made after its bends; own_bend_deg: what it alone
-    is bent, the rest goes through the set; doubt_m: half of the 90% interval of its carry; step_m: to the next shorter
-    one; as_made: it does not bear the bend of the rest; price: the shop's, empty of the one that was hit."""
+    is bent, the rest goes through the set; bent_deg: both together, as far as it bears them; doubt_m: half of the 90%
+    interval of its carry; step_m: to the next shorter one; left_off: it does not bear all that goes through the set."""
 
     head: int
     number: str
@@ -112,11 +112,12 @@ class SetClubOut:
     bounce_deg: float | None
     length_m: float
     own_bend_deg: float
+    bent_deg: float
     carry_m: float
     total_m: float
     doubt_m: float
     step_m: float | None
-    as_made: bool
+    left_off: bool
 
 
 @dataclass

@@ -81,11 +81,11 @@ def _signature(manifest: Mapping[str, Any]) -> str:
 
 
 def _columns(database: psycopg.Connection[Any]) -> dict[str, list[str]]:
-    """The columns of every table that is taken, in the order in which they stand."""
+    """The columns of every table that is taken, in the order in which they stand; none that the database makes."""
     found = database.execute(
         "SELECT c.relname, a.attname FROM pg_class c JOIN pg_attribute a ON a.attrelid = c.oid "
         "WHERE c.relnamespace = 'public'::regnamespace AND c.relkind = 'r' AND a.attnum > 0 AND NOT a.attisdropped "
-        "ORDER BY c.relname, a.attnum"
+        "AND a.attgenerated = '' ORDER BY c.relname, a.attnum"
     ).fetchall()
     made: dict[str, list[str]] = {}
     for table, column in found:

@@ -1,5 +1,7 @@
 """The desk: who is in which bay with the next act, sessions found, customers by parts of their names."""
 
+from datetime import timedelta
+
 import pytest
 from conftest import strike
 from customers.actions import add_customer
@@ -34,7 +36,8 @@ def test_each_bay_says_whom_it_serves_and_what_is_next_there(desk, session):
     # Nobody looked at it since: where it goes on is told, and nothing is judged for that.
     assert (now()["Bay 1"]["next"], now()["Bay 1"]["act"]) == ("bay", "")
     desk.get(f"/api/sessions/{session.pk}")
-    assert now()["Bay 1"]["next"] == "handover"
+    act = "Every carry is settled; which is best is not. About"
+    assert now()["Bay 1"]["next"] == "bay" and now()["Bay 1"]["act"].startswith(act)
     (line,) = desk.get("/api/sessions").json()["results"]
     assert line["next"] == "bay"
 
@@ -64,13 +67,18 @@ def test_the_book_of_customers_has_everybody_with_the_last_visit(desk, fitter, s
     assert (first["name"], first["visits"], first["last_visit"]) == ("Ada Field", 1, str(session.held_on))
     assert page["results"][1]["last_visit"] is None
     assert len(desk.get("/api/customers/book", {"page": 2}).json()["results"]) == 11
+    again = add_customer(fitter, name="Ada F.", hand="right")
+    sessions.open_session(fitter, customer_id=again.pk, bay_id=session.bay_id, held_on=session.held_on + timedelta(3))
+    desk.post(f"/api/customers/{session.customer_id}/merge", {"other": again.pk}, content_type=JSON)
+    first = desk.get("/api/customers/book", {"search": "ada"}).json()["results"][0]
+    assert (first["visits"], first["last_visit"]) == (2, str(session.held_on + timedelta(3)))
     assert [each["name"] for each in desk.get("/api/customers/book", {"search": "adà"}).json()["results"]] == [
         "Ada Field"
     ]
 
 
-@pytest.mark.parametrize("typed", ["aØrst", "orsta"])
+@pytest.mark.parametrize("typed", ["Ørst", "orsta"])
 def test_a_name_is_found_with_and_without_its_accents(desk, fitter, typed):
     add_customer(fitter, name="Ingrid Ørsta", hand="right")
-    found = desk.get("/api/customers", {"search": typed.replace("aØ", "Ø")}).json()
+    found = desk.get("/api/customers", {"search": typed}).json()
     assert [each["name"] for each in found] == ["Ingrid Ørsta"]

@@ -11,9 +11,9 @@ from ..bag import Carried, HeadType, coverage
 from ..bag.gaps import gap_between
 from ..bag.remarks import collapse_point, spread_of
 from ..errors import BadInput
-from ..facts import Club, HeadKnown
+from ..facts import Club, Facts, HeadKnown
 from ..facts.session import air_of
-from ..impact import start_from_lie
+from ..impact import length_in_a_set, start_from_lie
 from ..judge import Change, ChangeKind, HitClub, predict
 from ..judge.changes import BENDING
 from ..judge.landings import usual_roll_m
@@ -28,6 +28,7 @@ from .stand import OnStand
 
 MOST_THROUGH_DEG = 2.0
 FIRST_AT_DELIVERY = 2
+SAME_LOFT_DEG = 0.05
 
 
 @dataclass(frozen=True)
@@ -52,7 +53,8 @@ class SetAsked:
 @dataclass(frozen=True)
 class SetClub:
     """A club of a set as it is ordered. made: after its bends; club: as the bag sees it; step_m: to the next shorter
-    one of the set, None of the last; as_made: it is not bent as the rest is, as it does not bear it."""
+    one of the set, None of the last; left_off: some of what goes through the set is left off it, as it does not bear
+    that."""
 
     head: HeadKnown
     number: str
@@ -60,7 +62,12 @@ class SetClub:
     club: Carried
     step_m: float | None
     hit: bool
-    as_made: bool = False
+    left_off: bool = False
+
+    @property
+    def bent_deg(self) -> float:
+        """How far it is bent in loft from how it is made."""
+        return self.made.bent_deg
 
     @property
     def doubt_m(self) -> float:
@@ -101,25 +108,33 @@ def number_on(head: HeadKnown) -> str:
     return number_of(head.label)
 
 
-def offers(stand: OnStand) -> list[SetOffer]:
+def made_of(head: HeadKnown, longer_m: float = 0.0) -> MadeClub:
+    """A head as its maker builds it, or so much longer."""
+    return MadeClub(
+        head.called, head.rack.head_type, head.loft_deg, head.lie_deg, head.bounce_deg, head.length_m + longer_m,
+        made=head.made, head=head.rack,
+    )  # fmt: skip
+
+
+def offers(facts: Facts) -> list[SetOffer]:
     """The irons on the stand that are of a model of which the rack has more, with what blends with them."""
     found = []
-    for build in stand.facts.candidates:
+    for build in facts.candidates:
         head = build.head
-        if head is None or not head.set_of or build.head_type not in OF_A_SET or not number_on(head):
+        if head is None or not head.set_of or build.head_type is not HeadType.IRON or not number_on(head):
             continue
         models: dict[str, list[HeadKnown]] = {head.set_of: []}
-        for each in _can_be_had(stand, head):
+        for each in _can_be_had(facts, head):
             models.setdefault(each.set_of, []).append(each)
         irons = {name for name, heads in models.items() if _has_irons(heads)}
-        if head.set_of in irons and len(models[head.set_of]) > 1:
-            usual = _usual(stand, head, models[head.set_of])
+        if len(models[head.set_of]) > 1:
+            usual = _usual(facts, head, models[head.set_of])
             found.append(SetOffer(build, [heads for name, heads in models.items() if name in irons], usual))
     return found
 
 
-def _usual(stand: OnStand, hit: HeadKnown, model: Sequence[HeadKnown]) -> list[int]:
-    mine = {number_of(club.name) for club in stand.facts.in_favour if club.head_type is HeadType.IRON or club.is_of_set}
+def _usual(facts: Facts, hit: HeadKnown, model: Sequence[HeadKnown]) -> list[int]:
+    mine = {number_of(club.name) for club in facts.in_favour if club.head_type is HeadType.IRON or club.is_of_set}
     same = [head.key for head in model if number_on(head) in mine or head.key == hit.key]
     if len(same) > 1:
         return same
@@ -130,16 +145,15 @@ def _has_irons(heads: Sequence[HeadKnown]) -> bool:
     return any(each.rack.head_type in (HeadType.IRON, HeadType.UTILITY) for each in heads)
 
 
-def _can_be_had(stand: OnStand, hit: HeadKnown) -> list[HeadKnown]:
-    left = stand.facts.left_handed
+def _can_be_had(facts: Facts, hit: HeadKnown) -> list[HeadKnown]:
     return sorted(
         (
             each
-            for each in stand.facts.heads
+            for each in facts.heads
             if each.set_of
             and each.rack.head_type in OF_A_SET
             and number_on(each)
-            and (each.key == hit.key or not why_not(each.rack, left_handed=left))
+            and (each.key == hit.key or not why_not(each.rack, left_handed=facts.left_handed))
         ),
         key=lambda each: each.loft_deg,
     )
@@ -162,12 +176,14 @@ def ordered(stand: OnStand, asked: SetAsked, beside: Sequence[Carried]) -> Order
     hit = stand.known.carried.get(build.key)
     if hit is None:
         raise BadInput(say("set-hit-one-first"), field="set")
-    made = {head.key: _made(asked, head, bend) for head, bend in heads}
+    assert build.head is not None
+    longer_m = 0.0 if build.length_m is None else build.length_m - build.head.length_m
+    made = {head.key: _made(asked, head, bend, longer_m) for head, bend in heads}
     clubs = _carried(stand, build, hit, heads, made)
     there: list[SetClub] = []
     for head, _ in sorted(heads, key=lambda each: made[each[0].key][0].loft_deg or 0.0, reverse=True):
         step = clubs[head.key].carry_m - there[-1].club.carry_m if there else None
-        is_hit = build.head is not None and head.key == build.head.key
+        is_hit = head.key == build.head.key
         there.append(
             SetClub(head, number_on(head), made[head.key][0], clubs[head.key], step, is_hit, made[head.key][1])
         )
@@ -186,7 +202,7 @@ def ordered(stand: OnStand, asked: SetAsked, beside: Sequence[Carried]) -> Order
 
 def _checked(stand: OnStand, asked: SetAsked) -> tuple[Club, list[tuple[HeadKnown, float]]]:
     """The iron that was hit and the heads with their own bends."""
-    offer = next((each for each in offers(stand) if each.build.key == asked.build), None)
+    offer = next((each for each in offers(stand.facts) if each.build.key == asked.build), None)
     if offer is None:
         raise BadInput(say("set-nothing-to-order"), field="set")
     there = {head.key: head for heads in offer.models for head in heads}
@@ -208,24 +224,23 @@ def _checked(stand: OnStand, asked: SetAsked) -> tuple[Club, list[tuple[HeadKnow
     return offer.build, heads
 
 
-def _made(asked: SetAsked, head: HeadKnown, bend_deg: float) -> tuple[MadeClub, bool]:
-    """A head after its bends, and whether what goes through the set was left off, as it does not bear it."""
-    club = MadeClub(
-        head.called, head.rack.head_type, head.loft_deg, head.lie_deg, head.bounce_deg, head.length_m,
-        made=head.made, head=head.rack,
-    )  # fmt: skip
-    club, as_made = worked(club, [Work("bend", bend_deg)] if bend_deg else []), False
+def _made(asked: SetAsked, head: HeadKnown, bend_deg: float, longer_m: float) -> tuple[MadeClub, bool]:
+    """A head after its bends, as much longer as the one that was hit, and whether some of what goes through the set was
+    left off, as it does not bear it."""
+    club = worked(made_of(head, longer_m), [Work("bend", bend_deg)] if bend_deg else [])
+    left_off = False
     for kind, by in (("bend", asked.loft_deg), ("lie", asked.lie_deg)):
         try:
             club = worked(club, [Work(kind, by)] if by else [])
         except BadInput:
-            as_made = True
-    return club, as_made
+            left_off = True
+    return club, left_off
 
 
 def _lofted(head: HeadKnown, made: MadeClub) -> LoftedHead:
     kind = HeadType.IRON if head.rack.head_type is HeadType.WEDGE else head.rack.head_type
-    return LoftedHead(f"head {head.key}", kind, made.loft_deg or head.loft_deg, head.length_m, head.set_of)
+    length_m = length_in_a_set(made.length_m or head.length_m, head.length_m)
+    return LoftedHead(f"head {head.key}", kind, made.loft_deg or head.loft_deg, length_m, head.set_of)
 
 
 def _carried(
@@ -266,9 +281,6 @@ def _as_expected(head: HeadKnown, expected: Expected, spread_share: float) -> Ca
         of_set=wedge,
         on_order=True,
     )
-
-
-SAME_LOFT_DEG = 0.05
 
 
 def _as_hit(stand: OnStand, build: Club, made: MadeClub, hit: Carried) -> Carried:
@@ -330,7 +342,7 @@ def _remarks(stand: OnStand, asked: SetAsked, clubs: Sequence[SetClub], beside: 
     if asked.lie_deg:
         said.append(_starts(stand, clubs, asked.lie_deg))
     bent = [each for each in clubs if each.made.bent_deg or each.made.lie_bent_deg]
-    if left := [each.club.name for each in clubs if each.as_made]:
+    if left := [each.club.name for each in clubs if each.left_off]:
         said.append(say("set-stay-as-made", clubs=with_and(left), n=len(left)))
     hit = {club.head.set_of for club in stand.facts.candidates if club.head is not None and club.shots}
     for model in dict.fromkeys(each.head.set_of for each in clubs):
@@ -363,15 +375,11 @@ def _meets(stand: OnStand, clubs: Sequence[SetClub], beside: Sequence[Carried]) 
 def _closes(stand: OnStand, clubs: Sequence[SetClub], below: Carried) -> Said:
     """What would close a step under the set: the next wedge of it, where the rack has one between."""
     last = clubs[-1]
-    loft, under = last.made.loft_deg or 0.0, below.loft_deg or 90.0
-    there = [
-        head
-        for head in stand.facts.heads
-        if head.set_of == last.head.set_of and loft < head.loft_deg <= under and number_on(head)
-    ]
-    if not there:
+    loft, under = last.made.loft_deg or 0.0, below.loft_deg or math.inf
+    there = [head for head in _can_be_had(stand.facts, last.head) if head.set_of == last.head.set_of]
+    head = next((each for each in there if loft < each.loft_deg < under), None)
+    if head is None:
         return NOTHING
-    head = min(there, key=lambda each: each.loft_deg)
     return say("set-next-of-it", name=head.called, loft=angle(head.loft_deg, form=Form.SHORT))
 
 

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from typing import Literal
 
 from ..judge.changes import ChangeKind
 from ..judge.stopping import A_FEW
@@ -35,6 +36,20 @@ def next_step(
         or _for_the_choice(choice)
         or say("next-all-settled")
     )
+
+
+Goes = Literal["brief", "bag", "bay", "bench"]
+TO_THE_BENCH, NOTHING_UP = ("next-settled", "next-all-settled", "next-tells-little"), "next-put-candidates"
+
+
+def goes_on(*, own: int, stand: int, shots: int, advice: Said = NOTHING) -> Goes:
+    """The place in which a session goes on. own, stand: how many clubs of the player's and builds there are; advice:
+    what it was told to do next, where that was worked out."""
+    if advice.id in TO_THE_BENCH:
+        return "bench"
+    if not own and not shots:
+        return "brief"
+    return "bay" if stand or shots or (advice and advice.id != NOTHING_UP) else "bag"
 
 
 def _for_another(verdicts: Sequence[Verdict], mine: Verdict | None, in_hand: str, thresholds: Thresholds) -> Said:

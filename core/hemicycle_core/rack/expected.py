@@ -28,7 +28,8 @@ from .lofts import CARRY_SCALES, LoftedHead, Scales, along, read_along, usual_lo
 Floats = NDArray[np.float64]
 
 QUANTITIES = ("log_ball_speed", "launch_deg", "log_spin")
-# Irons of touring players over `lofts.CURVE_LOFT`, published averages; over 46 degrees by `impact`.
+# Irons of touring players over `lofts.CURVE_LOFT`, published averages, from the 7 to the 9 iron evened within their
+# rounding; over 46 degrees by `impact`.
 CURVE = np.array([
     # of smash: club speed comes in by length
     np.log([1.49, 1.45, 1.43, 1.41, 1.38, 1.345, 1.315, 1.275, 1.23, 1.17, 1.10, 1.01, 0.92]),

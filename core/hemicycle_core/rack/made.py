@@ -63,6 +63,14 @@ def turned(club: MadeClub, by_deg: float) -> MadeClub:
     return replace(club, loft_deg=loft, lie_deg=lie)
 
 
+def bears_deg(club: MadeClub) -> float:
+    """How far a club may be bent either way from how it was made, degrees: nothing of what has a sleeve, and of drivers
+    and fairway woods."""
+    if (club.head is not None and club.head.lofts_deg) or club.head_type in (HeadType.DRIVER, HeadType.FAIRWAY):
+        return 0.0
+    return MOST_BEND_DEG[club.made]
+
+
 def _check_bend(club: MadeClub, total_deg: float, what: str) -> None:
     if club.head is not None and club.head.lofts_deg:
         raise BadInput(say("rack-has-sleeve-turn-do", name=club.name), field="changes")

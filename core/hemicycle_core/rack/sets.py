@@ -10,8 +10,7 @@ from statistics import mean
 
 from ..heads import HeadType
 from ..said import Form, Said, angle, say
-from .made import MadeClub
-from .stock import MOST_BEND_DEG
+from .made import MadeClub, bears_deg
 
 OF_A_SET = (HeadType.IRON, HeadType.UTILITY, HeadType.WEDGE)
 MARKED = {"P": "PW", "PW": "PW", "G": "GW", "GW": "GW", "A": "GW", "AW": "GW", "UW": "GW", "S": "SW", "SW": "SW"}
@@ -80,6 +79,6 @@ def _lofts_meet(longer: InSet, shorter: InSet, step: float, usual: float) -> Sai
         return say("set-lofts-meet", **told)
     # Too far apart: the longer one weaker, or the shorter one stronger.
     for club, by in ((longer, off), (shorter, -off)):
-        if abs(club.made.bent_deg + by) <= MOST_BEND_DEG[club.made.made]:
+        if abs(club.made.bent_deg + by) <= bears_deg(club.made):
             return say("set-lofts-bend", **told, name=club.name, by=angle(abs(by), 1, Form.SHORT), weaker=by > 0)
     return say("set-lofts-apart", **told)

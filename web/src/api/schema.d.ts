@@ -3397,7 +3397,7 @@ export interface components {
             visit: number;
         };
         /** @enum {string} */
-        NextEnum: "brief" | "bag" | "bay" | "bench" | "handover";
+        NextEnum: "brief" | "bag" | "bay" | "bench";
         Noise: {
             /** Format: double */
             shot: number;
@@ -4019,6 +4019,8 @@ export interface components {
             /** Format: double */
             own_bend_deg: number;
             /** Format: double */
+            bent_deg: number;
+            /** Format: double */
             carry_m: number;
             /** Format: double */
             total_m: number;
@@ -4026,7 +4028,7 @@ export interface components {
             doubt_m: number;
             /** Format: double */
             step_m: number | null;
-            as_made: boolean;
+            left_off: boolean;
         };
         SetHeadInRequest: {
             head: number;

@@ -160,9 +160,12 @@ set-bent-too-far = A set is bent by { $most } at most.
 set-two-of-one-number = Two of these heads are a { $number }: choose one.
 set-own-is-fixed = The player’s { $name } is fixed in the bag: leave that number out of the set, or free it in the bag.
 set-stay-as-made = { $clubs } { $n ->
-    [one] stays as it is made: it does
-   *[other] stay as they are made: they do
-} not bear the bend, by what is known of how they are made. Ask the maker to build them so.
+    [one] does
+   *[other] do
+} not bear all of the bend, by what is known of how { $n ->
+    [one] it is made: it stays without it. Ask the maker to build it
+   *[other] they are made: they stay without it. Ask the maker to build them
+} so.
 set-model-not-hit = Of the { $model } nothing was hit: what it does is a guess. Hit one of it before it is ordered.
 set-lies-apart = Lies do not meet: { $longer } stands at { $one }, { $shorter } at { $other }. Have one of them set.
 set-lofts-meet = { $longer } meets { $shorter }: { $step } apart, beside steps of { $usual }.

@@ -6,8 +6,8 @@ from collections.abc import Mapping
 from typing import Any
 
 from customers.schemas import person
-from hemicycle_core.decision.advice import next_step, open_question
-from hemicycle_core.said import NOTHING, Said, listed, say
+from hemicycle_core.decision.advice import Goes, goes_on, next_step, open_question
+from hemicycle_core.said import NOTHING, Said, as_said, listed, say
 from hemicycle_core.shots import Shot as CoreShot
 
 from ...domain.rows import SessionRows
@@ -15,7 +15,7 @@ from ...domain.session import JudgedSession
 from ...models import BayHold, FittingSession, Shot
 from ..schemas.imports import ImportedFile
 from ..schemas.session import EarlierShots, PartnerOut, SessionLine, SessionOut
-from ..schemas.words import Place, Status
+from ..schemas.words import Status
 from .bag import present_bag
 from .bay import about_the_monitor, day, present_build, present_shot, questions, steady, struck_clean, usual_sources
 from .bench import present_verdict
@@ -132,26 +132,17 @@ def _imports(judged: JudgedSession) -> list[ImportedFile]:
     ]
 
 
-def goes_on(session: Any) -> Place | None:
-    """Where a session goes on, by what stands in it; None of one that is done."""
+def place_of_line(session: Any) -> Goes | None:
+    """Where one of `for_lines` goes on, by what stands in it; None of one that is done."""
     if session.agreed_at is not None or session.customer.erased_at is not None:
         return None
-    if not session.own_count and not session.shot_count:
-        return "brief"
-    return "bay" if session.stand_count or session.shot_count else "bag"
+    return goes_on(own=session.own_count, stand=session.stand_count, shots=session.shot_count)
 
 
-def next_place(now: Mapping[str, Any]) -> Place:
-    """Where a session goes on that serves a bay, from its answer: what is decided is agreed, without builds on the
-    stand or a test there is nothing to hit."""
-    verdicts = now["verdicts"]
-    if verdicts and all(each["settled"] for each in verdicts):
-        return "handover"
-    own = [each for each in now["builds"] if not each["letter"]]
-    if not own:
-        return "brief"
-    there = len(own) < len(now["builds"]) or now["next"]
-    return "bay" if there else "bag"
+def place_of_answer(now: Mapping[str, Any]) -> Goes:
+    """Where a session goes on, by its answer."""
+    own = sum(not each["letter"] for each in now["builds"])
+    return goes_on(own=own, stand=len(now["builds"]) - own, shots=len(now["shots"]), advice=as_said(now["next"]))
 
 
 def present_line(session: Any) -> SessionLine:
@@ -172,7 +163,7 @@ def present_line(session: Any) -> SessionLine:
         outcome=outcome,
         shots=session.shot_count,
         next_check=agreed.next_check if agreed else None,
-        next=goes_on(session),
+        next=place_of_line(session),
     )
 
 

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from datetime import date
 
 from customers.schemas import Person
+from hemicycle_core.decision.advice import Goes
 from hemicycle_core.facts import RunAsked, Visit
 from hemicycle_core.said import NOTHING, Said
 
@@ -17,7 +18,7 @@ from .imports import ImportedFile
 from .player import PlayerOut
 from .soles import SoleTestOut
 from .tests import StandingOut
-from .words import GapRule, Place, Source, Status
+from .words import GapRule, Source, Status
 
 
 @dataclass
@@ -111,7 +112,7 @@ class SessionLine:
     outcome: Said
     shots: int
     next_check: date | None
-    next: Place | None
+    next: Goes | None
 
 
 @dataclass
@@ -123,7 +124,7 @@ class BayNow:
     name: str
     session: int | None = None
     customer: str = ""
-    next: Place | None = None
+    next: Goes | None = None
     act: Said = NOTHING
 
 

@@ -18,7 +18,6 @@ from hemicycle_core.shots import Intent, Source, Strike
 from hemicycle_core.wedges import Complaint, Finish, School, WedgeUse, WedgeWish
 
 Status = Literal["not_begun", "open", "agreed", "erased"]
-Place = Literal["brief", "bag", "bay", "bench", "handover"]
 ShapeWord = Literal["any", "straight", "draw", "fade"]
 CourseWord = Literal["home", "trip", "season"]
 

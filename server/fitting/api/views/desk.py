@@ -17,7 +17,7 @@ from ...domain.lines import for_lines
 from ...models import BayHold, FittingSession
 from ..answers import versioned
 from ..once import kept_answer
-from ..present.session import goes_on, next_place
+from ..present.session import place_of_answer, place_of_line
 from ..schemas.session import BayNow
 
 
@@ -40,7 +40,7 @@ class BaysNowView(APIView):
             line = BayNow(bay.pk, bay.name, hold.session_id, hold.session.customer.name)
             told = kept_answer(versioned(shop.pk, hold.session_id), "session")
             if told is None:
-                made.append(shown(replace(line, next=goes_on(lines[hold.session_id]))))
+                made.append(shown(replace(line, next=place_of_line(lines[hold.session_id]))))
             else:
-                made.append({**shown(replace(line, next=next_place(told.data))), "act": told.data["next"]})
+                made.append({**shown(replace(line, next=place_of_answer(told.data))), "act": told.data["next"]})
         return Response(made)

@@ -32,7 +32,7 @@ THROWN_AWAY = Q(customer__try_out=True, customer__erased_at__isnull=False)
 def _asked_for(request: Request, rows: QuerySet[FittingSession]) -> QuerySet[FittingSession]:
     """Of some sessions those that a list was asked to hold."""
     asked = request.query_params
-    rows = named(rows, asked.get("search", ""), "customer__name")
+    rows = named(rows, asked.get("search", ""), "customer__plain_name")
     if state := asked.get("state"):
         rows = rows.filter(DONE) if state == "done" else rows.exclude(DONE)
     for name in ("bay", "fitter"):

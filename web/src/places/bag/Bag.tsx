@@ -20,6 +20,7 @@ import { RULES } from "../../session/words";
 import { useInAddress, usePartInAddress } from "../../ui/address";
 import { dropDraft, useDrafted } from "../../ui/draft";
 import { Said, Waiting } from "../../ui/Said";
+import { Tabs } from "../../ui/Tabs";
 import { typedFar } from "../../ui/typed";
 import { unitName } from "../../ui/units";
 import { Averages } from "./Averages";
@@ -128,7 +129,9 @@ export function Bag(props: PlaceProps) {
 				) : (
 					<NoBaseline session={session} onImport={sheets.importing} />
 				)}
-				<PartTabs part={part} onPart={setPart} />
+				<div className="my-2">
+					<Tabs tabs={PARTS} tab={part} onTab={setPart} name={t("bag-below-map")} />
+				</div>
 				{part === "stand" && (
 					<Stand
 						session={session}
@@ -156,32 +159,6 @@ export function Bag(props: PlaceProps) {
 			{sheet === "averages" && <Averages session={session} own={ownOf(session)} act={act} onClose={close} />}
 			{sheet === "other" && <OtherClubs session={session} act={act} busy={busy} onClose={close} />}
 			{sheet === "rack" && <RackPicker session={session} act={act} busy={busy} onClose={close} />}
-		</div>
-	);
-}
-
-function PartTabs({ part, onPart }: { part: Part; onPart: (part: Part) => void }) {
-	return (
-		<div
-			className="no-print mt-2 mb-2 flex gap-1 border-b border-base-300"
-			role="tablist"
-			aria-label={t("bag-below-map")}
-		>
-			{PARTS.map((each) => (
-				<button
-					key={each.id}
-					type="button"
-					role="tab"
-					aria-selected={part === each.id}
-					className={`flex min-h-11 cursor-pointer items-center gap-1.5 px-3 font-semibold ${part === each.id ? "bg-primary text-primary-content" : "hover:bg-base-100"}`}
-					onClick={() => onPart(each.id)}
-				>
-					<span className={`text-[12px] font-medium ${part === each.id ? "" : "quiet"}`}>
-						{each.key.toUpperCase()}
-					</span>
-					{each.name}
-				</button>
-			))}
 		</div>
 	);
 }

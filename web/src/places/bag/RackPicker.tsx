@@ -6,6 +6,7 @@ import { t } from "../../said/words";
 import type { PlaceProps } from "../../session/place";
 import { usePutUp } from "../../session/putUp";
 import { candidatesOf } from "../../session/select";
+import { KindSelect } from "../../ui/KindSelect";
 import { Letter } from "../../ui/Letter";
 import { useMoney } from "../../ui/money";
 import { Said, Waiting } from "../../ui/Said";
@@ -62,19 +63,7 @@ export function RackPicker({
 					value={search}
 					onChange={(event) => setSearch(event.target.value)}
 				/>
-				<select
-					className="select h-11 w-44"
-					aria-label={t("rack-kind-head")}
-					value={kind}
-					onChange={(event) => setKind(event.target.value)}
-				>
-					<option value="">{t("rack-every-kind")}</option>
-					{kinds.map(([each, title]) => (
-						<option key={each} value={each}>
-							{title}
-						</option>
-					))}
-				</select>
+				<KindSelect kinds={kinds} kind={kind} onKind={setKind} />
 			</div>
 			{rack.data ? (
 				<div className="space-y-5">

@@ -92,7 +92,7 @@ export function LastShot({ session, build, shot }: { session: Session; build: Bu
 	const question = questionOf(session, shot);
 	const clean = session.struck_clean[shot.id] as Metres | undefined;
 	// The window is for stock shots: how far a half swing is short of it says nothing.
-	const stock = shot.intent === "stock" && !shot.apart && (shot.lie === null || CLEAN.includes(shot.lie));
+	const stock = isStock(shot);
 	return (
 		<div>
 			<div className="flex flex-wrap items-end gap-x-6 gap-y-2">
@@ -181,10 +181,13 @@ interface OfShot {
 	name: Shown;
 }
 
+const isStock = (shot: Shot) =>
+	shot.intent === "stock" && !shot.apart && (shot.lie === null || CLEAN.includes(shot.lie));
+
 /** Whether a reading lies outside what is wanted of it, as both are read. */
 function isOut(build: Build, shot: Shot, key: Shown): boolean {
 	const value = shot.readings[key];
-	if (value === undefined || shot.aside || shot.misread) return false;
+	if (value === undefined || shot.aside || shot.misread || !isStock(shot)) return false;
 	const { low, high } = wantedOf(build, key);
 	const digits = shownAs(key).digits;
 	const read = (each: number) => whole(inShown(key, each), digits);

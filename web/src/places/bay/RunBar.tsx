@@ -226,23 +226,8 @@ export function RunBar({ session, act, agreed, onMore }: Props) {
 					))}
 				</select>
 			</label>
-			<button
-				type="button"
-				className={`min-h-11 cursor-pointer ${windy ? "font-semibold" : ""}`}
-				disabled={agreed}
-				onClick={onMore}
-			>
-				<span className="key">/</span> {windWords(session.wind_mps, session.wind_from_deg)},{" "}
-				{figure(inUnit("warmth", session.temperature_c))} {unit("warmth")}
-				{session.tee_mm
-					? t("bay-tee", { teeMm: lengthText(session.tee_mm / 1000), unit: unit("club_length") })
-					: ""}
-				{session.gripped_in > 0
-					? t("bay-gripped-down", {
-							grippedIn: lengthText(session.gripped_in * 0.0254),
-							unit: unit("club_length"),
-						})
-					: ""}
+			<button type="button" className="min-h-11 cursor-pointer" disabled={agreed} onClick={onMore}>
+				<span className="key">/</span> {t("bay-wind-tee-air")}
 			</button>
 		</div>
 	);
@@ -268,7 +253,7 @@ function wordsOf(session: Session): { said: string; usual: boolean }[] {
 	];
 	if (tee)
 		found.push({
-			said: t("bay-tee", { teeMm: lengthText(tee / 1000), unit: unit("club_length") }).replace(/^, /, ""),
+			said: t("bay-tee", { teeMm: lengthText(tee / 1000), unit: unit("club_length") }),
 			usual: false,
 		});
 	if (grip > 0)
@@ -276,7 +261,7 @@ function wordsOf(session: Session): { said: string; usual: boolean }[] {
 			said: t("bay-gripped-down", {
 				grippedIn: lengthText(grip * 0.0254),
 				unit: unit("club_length"),
-			}).replace(/^, /, ""),
+			}),
 			usual: false,
 		});
 	return found;

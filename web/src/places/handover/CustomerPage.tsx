@@ -10,11 +10,8 @@ import { MadeUp } from "../../ui/MadeUp";
 import { Mark } from "../../ui/Mark";
 import { Said, Waiting } from "../../ui/Said";
 import { asFar, unitName } from "../../ui/units";
-import { BeforeAfter, BuildSheets, Editions, EditionWords, LostList } from "./Handover";
+import { BeforeAfter, BuildSheets, Editions, EditionWords, LostList, longDay } from "./Paper";
 import { SetTable } from "./Set";
-
-const longDate = (date: string) =>
-	new Date(date).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric" });
 
 export default function CustomerPage() {
 	const { id = "" } = useParams();
@@ -72,7 +69,7 @@ function Page({ handover, agreed }: { handover: Handover; agreed: NonNullable<Ha
 			<header className="flex items-start justify-between gap-4 border-b border-base-300 pb-4">
 				<div>
 					<p className="quiet text-sm">
-						{handover.shop}, {longDate(handover.held_on)}
+						{handover.shop}, {longDay(handover.held_on)}
 					</p>
 					<h1 className="text-3xl">{handover.customer}</h1>
 				</div>
@@ -127,7 +124,7 @@ function Page({ handover, agreed }: { handover: Handover; agreed: NonNullable<Ha
 			<LostList lost={choice.lost} />
 			<footer className="space-y-1 border-t border-base-300 pt-3 text-sm">
 				{agreed.next_check && (
-					<p>{t("handover-come-back-for-check-around", { nextCheck: longDate(agreed.next_check) })}</p>
+					<p>{t("handover-come-back-for-check-around", { nextCheck: longDay(agreed.next_check) })}</p>
 				)}
 				{handover.cautions.map((line) => (
 					<p key={line} className="quiet">

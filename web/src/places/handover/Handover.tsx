@@ -1,32 +1,22 @@
 /** The decision, one club or several, with reasons; the bag before and after; agreed once. */
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link } from "react-router";
 import { change } from "../../acts";
-import {
-	type Choice,
-	client,
-	got,
-	type Handover as HandoverAnswer,
-	Problem,
-	type Session,
-	type Tested,
-} from "../../api/client";
+import { type Choice, client, got, type Handover as HandoverAnswer, Problem } from "../../api/client";
 import { settled } from "../../api/outbox";
 import { type Picks, useDraft, useHandover } from "../../api/session";
-import { CarryMap, type CarryMapProps, mapSpan } from "../../instruments/carry-map/CarryMap";
 import { t } from "../../said/words";
 import { Claims } from "../../session/Claims";
-import { sideProps } from "../../session/maps";
 import type { PlaceProps } from "../../session/place";
 import { ownOf, placesOf } from "../../session/select";
 import { useKept } from "../../ui/kept";
-import { Letter } from "../../ui/Letter";
 import { useMoney } from "../../ui/money";
 import { Caution, Said, Waiting } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
+import { Agreed } from "./Agreed";
+import { type AgreedEdition, BeforeAfter, BuildSheets, longDay } from "./Paper";
 import { BuildPicker, PlanChoices, samePicks } from "./Picks";
-import { askedOf, offerOf, SetOrder, SetTable } from "./Set";
+import { askedOf, offerOf, SetOrder } from "./Set";
 
 export function Handover({ session, act }: PlaceProps) {
 	const handover = useHandover(session);
@@ -64,43 +54,11 @@ function Decision({
 	return <Agreed session={session} handover={handover} onCorrect={() => setCorrecting(true)} />;
 }
 
-/** Before and after on one scale, so that the change can be seen. */
-export function BeforeAfter({
-	before,
-	after,
-	rule,
-}: {
-	before: HandoverAnswer["before"];
-	after: HandoverAnswer["before"];
-	rule: string;
-}) {
-	const left = sideProps(before, t("handover-bag-before"), rule);
-	const right = sideProps(after, t("handover-bag-after"), rule);
-	const span = mapSpan({ clubs: [...left.clubs, ...right.clubs], rings: [], windows: [] });
-	const pair: [string, CarryMapProps, string][] = [
-		[t("handover-before"), left, before.headline],
-		[t("handover-after"), right, after.headline],
-	];
-	return (
-		<div className="grid gap-5 sm:grid-cols-2">
-			{pair.map(([title, props, headline]) => (
-				<section key={title}>
-					<h3 className="text-lg">{title}</h3>
-					<CarryMap {...props} span={span} small />
-					<p className="text-[15px]">{headline}</p>
-				</section>
-			))}
-		</div>
-	);
-}
-
 /** What the fitter wrote for one choice: reasons, and by letter why the others lost; unset as drafted. */
 interface Words {
 	reasons?: string;
 	why: Record<string, string>;
 }
-
-type AgreedEdition = NonNullable<HandoverAnswer["agreed"]>;
 
 /** Deciding for the first time, or, with what it corrects, a new edition of what was agreed. */
 function Deciding({
@@ -130,13 +88,15 @@ function Deciding({
 	const of = `handover:${session.id}:${corrects?.edition ?? 0}`;
 	const [correction, setCorrection, dropCorrection] = useKept(`${of}:correction`, "");
 	const [picked, setPicked, dropPicked] = useKept<Picks | null>(`${of}:picked`, null);
-	const picks = picked ?? suggested;
-	const offer = offerOf(handover, picks.builds);
+	const chosen = picked ?? suggested;
+	const offer = offerOf(handover, chosen.builds);
+	// A set goes with the iron that it is told from: where that is not chosen, or not to be had any more, there is none.
+	const picks = { ...chosen, set: offer && chosen.set?.build === offer.build ? chosen.set : null };
 	const asSuggested = samePicks(picks, suggested);
 	const found = useDraft(session, picks, !asSuggested);
 	const choice = (!asSuggested && found.data) || handover.draft;
 	// Kept by what is picked, not by the draft: what is written while the draft is on its way stays.
-	const key = JSON.stringify(picks);
+	const key = JSON.stringify(picks.set ? picks : { builds: picks.builds, dropped: picks.dropped });
 	const [written, setWritten, dropWritten] = useKept<Record<string, Words>>(`${of}:words`, {});
 	const words: Words = written[key] ?? { why: {} };
 	const write = (now: Words) => setWritten({ ...written, [key]: now });
@@ -276,39 +236,12 @@ function Deciding({
 				)}
 				<Said error={found.error ?? agree.error} />
 				{asking && (
-					<Sheet title={t("handover-agree-on", { name: choice.name })} onClose={() => setAsking(false)}>
-						<ul className="mb-3 space-y-1 text-[17px]">
-							{choice.dropped.length > 0 && (
-								<li>{t("label-left-out", { list: choice.dropped.join(", ") })}</li>
-							)}
-							{choice.price && (choice.clubs.length > 0 || choice.set) && (
-								<li>
-									{t("label-price")}: {money(choice.price)}
-								</li>
-							)}
-							{check && (
-								<li>
-									{t("handover-next-check")}: {longDay(check)}
-								</li>
-							)}
-						</ul>
-						<p className="quiet mb-4">{t("handover-once-agreed-session-does-not")}</p>
-						<div className="flex flex-wrap gap-3">
-							<button
-								type="button"
-								className="btn btn-primary h-12 px-6"
-								onClick={() => {
-									setAsking(false);
-									agree.mutate();
-								}}
-							>
-								{t("handover-yes-agree")}
-							</button>
-							<button type="button" className="btn h-12 px-6" onClick={() => setAsking(false)}>
-								{t("handover-not-yet")}
-							</button>
-						</div>
-					</Sheet>
+					<AgreeSheet
+						choice={choice}
+						check={check}
+						onAgree={() => agree.mutate()}
+						onClose={() => setAsking(false)}
+					/>
 				)}
 				<button
 					type="button"
@@ -365,154 +298,50 @@ function NotHere({ session, act }: Pick<PlaceProps, "session" | "act">) {
 	);
 }
 
-/** Whether a sheet says anything: of a customer who is erased it does not. */
-const isWritten = (club: Tested) => club.sheet.some((line) => line.value);
-
-export function BuildSheets({ clubs }: { clubs: Tested[] }) {
-	return (
-		<div className="grid gap-5 sm:grid-cols-[repeat(auto-fit,minmax(20rem,1fr))]">
-			{clubs.filter(isWritten).map((club) => (
-				<section key={club.build}>
-					<h3 className="mb-1 flex items-center gap-2 text-lg">
-						{t("handover-build-sheet")} <Letter letter={club.letter} size={20} />
-					</h3>
-					<dl className="grid grid-cols-[10rem_1fr] gap-y-0.5">
-						{club.sheet.map((line) => (
-							<div key={line.label} className="contents">
-								<dt className="quiet">{line.label}</dt>
-								<dd className="font-medium">{line.value}</dd>
-							</div>
-						))}
-					</dl>
-				</section>
-			))}
-		</div>
-	);
-}
-
-const longDay = (date: string) =>
-	new Date(date).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric" });
-
-function Agreed({
-	session,
-	handover,
-	onCorrect,
+/** What is agreed on, asked once: it cannot be taken back. */
+function AgreeSheet({
+	choice,
+	check,
+	onAgree,
+	onClose,
 }: {
-	session: Session;
-	handover: HandoverAnswer;
-	onCorrect: () => void;
+	choice: Choice;
+	check: string;
+	onAgree: () => void;
+	onClose: () => void;
 }) {
-	const agreed = handover.agreed;
-	if (!agreed) return null;
+	const money = useMoney();
 	return (
-		<div className="grid min-h-full lg:grid-cols-[1fr_25rem]">
-			<section className="min-w-0 space-y-5 p-5">
-				<BeforeAfter before={agreed.before} after={agreed.choice.after} rule={handover.rule_words} />
-				{agreed.choice.set && <SetTable ordered={agreed.choice.set} />}
-				<BuildSheets clubs={agreed.choice.clubs} />
-				<Claims claims={handover.claims} />
-			</section>
-			<aside className="space-y-4 border-l border-base-300 bg-base-100 p-5">
-				<p className="quiet text-sm">
-					{t("handover-agreed-by", { agreedAt: longDay(agreed.agreed_at), agreedBy: agreed.agreed_by })}
-				</p>
-				<EditionWords edition={agreed} />
-				<Named choice={agreed.choice} />
-				<p>{agreed.reasons}</p>
-				<LostList lost={agreed.choice.lost} />
-				{agreed.next_check && (
-					<p>
-						<span className="quiet">{t("handover-next-check")}</span> {longDay(agreed.next_check)}
-					</p>
-				)}
-				<Link className="btn btn-primary h-12 w-full" to={`/sessions/${session.id}/page`}>
-					{t("handover-page-for-customer")}
-				</Link>
-				<Editions id={session.id} earlier={handover.earlier} />
-				{session.status !== "erased" && (
-					<button type="button" className="min-h-11 cursor-pointer text-sm underline" onClick={onCorrect}>
-						{t("handover-correct-new-edition")}
-					</button>
-				)}
-			</aside>
-		</div>
-	);
-}
-
-/** Which edition this is and why it was made; nothing for the first. */
-export function EditionWords({ edition }: { edition: AgreedEdition }) {
-	if (edition.edition === 1) return null;
-	return (
-		<p className="border-l-4 py-1 pl-3 text-sm" style={{ borderColor: "var(--window-line)" }}>
-			{t("handover-edition-corrected-by", {
-				edition: edition.edition,
-				agreedAt: longDay(edition.agreed_at),
-				agreedBy: edition.agreed_by,
-				correction: edition.correction,
-			})}
-		</p>
-	);
-}
-
-/** The editions before the one in force, each to be read as it was. */
-export function Editions({ id, earlier }: { id: number; earlier: AgreedEdition[] }) {
-	if (earlier.length === 0) return null;
-	return (
-		<nav aria-label={t("handover-earlier-editions")} className="text-sm">
-			<h3 className="quiet font-normal">{t("handover-earlier-editions")}</h3>
-			<ul>
-				{earlier.map((each) => (
-					<li key={each.edition}>
-						<Link
-							className="inline-block min-h-9 py-1.5 underline"
-							to={`/sessions/${id}/page?edition=${each.edition}`}
-						>
-							{t("handover-edition", {
-								edition: each.edition,
-								agreedAt: longDay(each.agreed_at),
-								agreedBy: each.agreed_by,
-								name: each.choice.name,
-							})}
-						</Link>
+		<Sheet title={t("handover-agree-on", { name: choice.name })} onClose={onClose}>
+			<ul className="mb-3 space-y-1 text-[17px]">
+				{choice.dropped.length > 0 && <li>{t("label-left-out", { list: choice.dropped.join(", ") })}</li>}
+				{choice.price && (
+					<li>
+						{t("label-price")}: {money(choice.price)}
 					</li>
-				))}
-			</ul>
-		</nav>
-	);
-}
-
-function Named({ choice }: { choice: Choice }) {
-	if (choice.clubs.length === 0) return <h2 className="text-2xl">{choice.name}</h2>;
-	return (
-		<div>
-			{choice.clubs.map((club) => (
-				<h2 key={club.build} className="flex items-center gap-2 text-2xl">
-					<Letter letter={club.letter} size={28} />
-					{club.name}
-				</h2>
-			))}
-			{choice.dropped.length > 0 && (
-				<p className="quiet">{t("label-left-out", { list: choice.dropped.join(", ") })}</p>
-			)}
-		</div>
-	);
-}
-
-export function LostList({ lost }: { lost: Choice["lost"] }) {
-	if (lost.length === 0) return null;
-	return (
-		<section>
-			<h3 className="mb-1">{t("handover-why-others-lost")}</h3>
-			<ul className="space-y-2">
-				{lost.map((each) => (
-					<li key={each.letter} className="flex gap-2 text-[15px]">
-						<Letter letter={each.letter} size={20} />
-						<span>
-							<span className="font-semibold">{each.name}.</span> {each.why}
-						</span>
+				)}
+				{check && (
+					<li>
+						{t("handover-next-check")}: {longDay(check)}
 					</li>
-				))}
+				)}
 			</ul>
-		</section>
+			<p className="quiet mb-4">{t("handover-once-agreed-session-does-not")}</p>
+			<div className="flex flex-wrap gap-3">
+				<button
+					type="button"
+					className="btn btn-primary h-12 px-6"
+					onClick={() => {
+						onClose();
+						onAgree();
+					}}
+				>
+					{t("handover-yes-agree")}
+				</button>
+				<button type="button" className="btn h-12 px-6" onClick={onClose}>
+					{t("handover-not-yet")}
+				</button>
+			</div>
+		</Sheet>
 	);
 }

@@ -77,8 +77,7 @@ export function BuildPicker({
 	const turn = (build: number) => {
 		const inside = picks.builds.includes(build);
 		const others = many ? picks.builds.filter((each) => each !== build) : [];
-		const builds = inside && many ? others : [...others, build];
-		onPick({ ...picks, builds, set: picks.set && builds.includes(picks.set.build) ? picks.set : null });
+		onPick({ ...picks, builds: inside && many ? others : [...others, build] });
 	};
 	const own = ownOf(session).filter((build) => !build.fixed);
 	return (
@@ -101,7 +100,7 @@ export function BuildPicker({
 					<Row
 						type="radio"
 						checked={picks.builds.length === 0}
-						onChange={() => onPick({ ...picks, builds: [], set: null })}
+						onChange={() => onPick({ ...picks, builds: [] })}
 						name={picks.dropped.length ? t("handover-nothing-new") : t("handover-keep-what-there")}
 						headline={picks.dropped.length ? t("handover-only-leave-out") : t("label-keep")}
 					/>

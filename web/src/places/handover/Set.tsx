@@ -277,7 +277,7 @@ export function SetTable({ ordered }: { ordered: Ordered }) {
 							</th>
 							<td>{line.model}</td>
 							<td className="num text-center">
-								{figure(line.loft_deg, 1)}°{bentWords(ordered, line)}
+								{figure(line.loft_deg, 1)}°{line.bent_deg ? ` (${signed(line.bent_deg)}°)` : ""}
 							</td>
 							<Figures line={line} />
 						</tr>
@@ -287,10 +287,4 @@ export function SetTable({ ordered }: { ordered: Ordered }) {
 			<p className="mt-2 text-[15px] font-semibold">{ordered.first}</p>
 		</section>
 	);
-}
-
-/** How far a head is bent beside the maker's loft; nothing of one that is as it is made. */
-function bentWords(ordered: Ordered, line: Ordered["clubs"][number]): string {
-	const bent = line.own_bend_deg + (line.as_made ? 0 : ordered.loft_deg);
-	return bent ? ` (${signed(bent)}°)` : "";
 }

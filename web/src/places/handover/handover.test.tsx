@@ -48,6 +48,7 @@ test("the decision goes out with its reasons, why the others lost, and the check
 	expect(changes(sent)[0]?.body).toEqual({
 		builds: [4],
 		dropped: [],
+		set: null,
 		reasons: "It holds.",
 		lost: [{ letter: "B", name: "U4 22°", why: "Too flat." }],
 		next_check: "2027-11-24",

@@ -9,6 +9,7 @@ import { termOf } from "../../api/words";
 import { ShopFrame } from "../../app/ShopFrame";
 import { t } from "../../said/words";
 import { usePartInAddress } from "../../ui/address";
+import { KindSelect } from "../../ui/KindSelect";
 import { useMoney } from "../../ui/money";
 import { Said, Waiting } from "../../ui/Said";
 import { lengthText, unit } from "../../ui/units";
@@ -50,21 +51,7 @@ export default function Rack() {
 						</button>
 					))}
 				</div>
-				{part === "heads" && (
-					<select
-						className="select h-11 w-44"
-						aria-label={t("rack-kind-head")}
-						value={kind}
-						onChange={(event) => setKind(event.target.value)}
-					>
-						<option value="">{t("rack-every-kind")}</option>
-						{kinds.map(([each, words]) => (
-							<option key={each} value={each}>
-								{words}
-							</option>
-						))}
-					</select>
-				)}
+				{part === "heads" && <KindSelect kinds={kinds} kind={kind} onKind={setKind} />}
 				<label className="flex min-h-11 items-center gap-2">
 					<input
 						type="checkbox"
