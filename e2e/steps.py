@@ -34,8 +34,12 @@ def sign_in(page: Page, application) -> None:
     expect(page.get_by_role("heading", name="Sessions")).to_be_visible()
 
 
+MET = "/ /customers /rack /shop brief bag bay bench handover"
+
+
 def be_signed_in(page: Page, application) -> None:
-    """On the desk, signed in beside the screen."""
+    """On the desk, signed in beside the screen, as one who has met every place before."""
+    page.add_init_script(f"localStorage.setItem('hemicycle.met.fitter', '{MET}')")
     page.request.get(f"{application.address}/api/me")
     token = next(each["value"] for each in page.context.cookies() if each["name"] == "csrftoken")
     body = {"username": "fitter", "password": application.password}
@@ -50,13 +54,12 @@ def session_of(page: Page, name: str | re.Pattern[str]) -> Locator:
     return page.get_by_role("list", name="Sessions").get_by_role("link", name=name).first
 
 
-WCAG = {"runOnly": ["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"]}
 COLOURS = {"runOnly": {"type": "rule", "values": ["color-contrast"]}}  # all that a theme changes
 
 
 def accessible(page: Page) -> None:
-    """No violation of WCAG 2.2 A or AA that axe can find, in either theme."""
-    for theme, rules in (("dusk", COLOURS), ("chalk", WCAG)):
+    """Nothing that axe finds by any of its rules, best practices too, in either theme."""
+    for theme, rules in (("dusk", COLOURS), ("chalk", None)):
         page.evaluate(f"document.documentElement.dataset.theme = '{theme}'")
         page.wait_for_timeout(COLOURS_MS)
         found = Axe().run(page, options=rules)

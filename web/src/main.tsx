@@ -36,7 +36,8 @@ if (root) {
 				{opened ? (
 					<Suspense>{opened === "player" ? <Player /> : <ByCode />}</Suspense>
 				) : (
-					<BrowserRouter>
+					// Another address is drawn in the breath it was asked in: the next key belongs to what is seen.
+					<BrowserRouter useTransitions={false}>
 						<CommandProvider>
 							<App />
 						</CommandProvider>

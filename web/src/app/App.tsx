@@ -10,6 +10,7 @@ import { useCommands, useOwnKeys } from "../commands/commands";
 import { Desk } from "../places/desk/Desk";
 import { keepUnits } from "../said/units";
 import { t } from "../said/words";
+import { useBackPastLeft } from "../ui/address";
 import { Broken } from "../ui/Broken";
 import { forgetDrafts } from "../ui/draft";
 import { InShop } from "../ui/inShop";
@@ -47,6 +48,7 @@ const later = (what: string, place: ReactNode) => (
 export function App() {
 	const queries = useQueryClient();
 	const at = useLocation();
+	useBackPastLeft();
 	const [help, setHelp] = useState(false);
 	const [theme, turnTheme] = useTheme();
 	const me = useQuery({

@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from "react";
 import { client, got } from "../api/client";
 import { type Command, type OwnKeys, useAllCommands, useOwnKeys } from "../commands/commands";
 import { t } from "../said/words";
+import { CallIntro } from "../ui/Intro";
 import { Said } from "../ui/Said";
 
 export function HelpSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
@@ -35,6 +36,7 @@ export function HelpSheet({ open, onClose }: { open: boolean; onClose: () => voi
 			<div className="modal-box max-w-3xl">
 				<div className="mb-3 flex flex-wrap items-center gap-x-6 gap-y-2">
 					<h2 className="flex-1 text-xl">{t("label-keys")}</h2>
+					<CallIntro onCalled={onClose} />
 					<label className="flex min-h-11 cursor-pointer items-center gap-2">
 						<input
 							type="checkbox"
@@ -60,7 +62,7 @@ export function HelpSheet({ open, onClose }: { open: boolean; onClose: () => voi
 								{commands
 									.filter((each) => each.group === group)
 									.map((each) => (
-										<li key={each.id} className="flex min-h-9 items-center gap-2">
+										<li key={each.id} className="flex min-h-11 items-center gap-2">
 											{asked === each.id ? (
 												<NewKey
 													taken={(key) =>
@@ -72,7 +74,7 @@ export function HelpSheet({ open, onClose }: { open: boolean; onClose: () => voi
 											) : (
 												<button
 													type="button"
-													className="key min-h-8 min-w-8 cursor-pointer"
+													className="grid min-h-11 min-w-11 cursor-pointer place-items-center"
 													aria-label={t("app-change", {
 														name: each.name,
 														shown: each.shown || t("app-no-key"),
@@ -80,7 +82,7 @@ export function HelpSheet({ open, onClose }: { open: boolean; onClose: () => voi
 													disabled={own.off}
 													onClick={() => setAsked(each.id)}
 												>
-													{each.shown || "–"}
+													<span className="key">{each.shown || "–"}</span>
 												</button>
 											)}
 											<span className={each.blocked === undefined ? "" : "quiet"}>{each.name}</span>
@@ -117,7 +119,7 @@ function NewKey({ taken, onKey, onLeave }: NewKeyProps) {
 		<button
 			ref={field}
 			type="button"
-			className="key min-h-8 cursor-pointer"
+			className="min-h-11 min-w-11 cursor-pointer"
 			aria-label={t("app-press-new-key-backspace-for")}
 			onBlur={onLeave}
 			onKeyDown={(event) => {
@@ -133,7 +135,7 @@ function NewKey({ taken, onKey, onLeave }: NewKeyProps) {
 				else onKey(key);
 			}}
 		>
-			{said || t("app-press-key")}
+			<span className="key">{said || t("app-press-key")}</span>
 		</button>
 	);
 }

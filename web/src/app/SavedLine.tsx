@@ -46,7 +46,7 @@ export function RefusedLate() {
 			<p className="hole-text flex-1 font-semibold">
 				{t("app-change-made-before-could-not", { title: entry.refused?.title })}
 			</p>
-			<button type="button" className="btn h-10" onClick={() => forget(entry)}>
+			<button type="button" className="btn h-11" onClick={() => forget(entry)}>
 				{t("label-leave-it")}
 			</button>
 		</div>

@@ -21,10 +21,12 @@ import { isClosed } from "../session/closed";
 import { useChange } from "../session/useChange";
 import { useArrival, useTitle } from "../ui/arrival";
 import { Broken } from "../ui/Broken";
+import { Intro } from "../ui/Intro";
 import { Mark } from "../ui/Mark";
 import { Said, Waiting } from "../ui/Said";
 import { SkipLink } from "../ui/SkipLink";
 import { useTheme } from "../ui/theme";
+import { INTROS } from "./intros";
 import { RefusedLate, SavedLine } from "./SavedLine";
 import { UndoRedo } from "./UndoRedo";
 
@@ -49,7 +51,7 @@ function TryOutLine({ session }: { session: Session }) {
 			<span>{t("app-try-out-nobody-hit-by")}</span>
 			<button
 				type="button"
-				className="btn btn-sm h-9"
+				className="btn btn-sm h-11"
 				disabled={away.isPending}
 				onClick={() => away.mutate()}
 			>
@@ -125,7 +127,7 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 		<div className="flex h-dvh flex-col">
 			<SkipLink />
 			<header className="no-print flex min-h-13 flex-wrap items-center gap-x-4 border-b border-base-300 bg-base-100 px-4 max-sm:px-2">
-				<Link to="/" aria-label={t("label-to-the-desk")} className="flex min-h-11 items-center">
+				<Link to="/" aria-label={t("label-to-the-desk")} className="flex min-h-11 min-w-11 items-center">
 					<Mark />
 				</Link>
 				<div className="min-w-32 flex-1">
@@ -197,8 +199,9 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 					<Said error={change.error} />
 				</div>
 			)}
+			<Intro key={`intro ${place}`}>{INTROS[place]}</Intro>
 			{/* Another place begins at its top. */}
-			<main key={place} id="content" tabIndex={-1} className="min-h-0 flex-1 overflow-auto">
+			<main key={place} id="content" tabIndex={-1} className="relative min-h-0 flex-1 overflow-auto">
 				<h2 ref={heading} tabIndex={-1} className="sr-only">
 					{here}
 				</h2>

@@ -5,6 +5,7 @@ import { Link } from "react-router";
 import type { Me } from "../api/client";
 import { t } from "../said/words";
 import { useArrival, useTitle } from "../ui/arrival";
+import { Intro } from "../ui/Intro";
 import { Mark } from "../ui/Mark";
 import { Signed } from "../ui/person";
 import { SkipLink } from "../ui/SkipLink";
@@ -23,11 +24,14 @@ export function ShopFrame({
 	at,
 	title,
 	hidden = false,
+	intro,
 	children,
 }: {
 	at: string;
 	title: string;
 	hidden?: boolean;
+	/** What the place is for, to whoever meets it. */
+	intro?: ReactNode;
 	children: ReactNode;
 }) {
 	const here = useContext(Signed);
@@ -40,7 +44,7 @@ export function ShopFrame({
 			<SkipLink />
 			<header className="no-print border-b border-base-300 bg-base-100">
 				<div className="mx-auto flex min-h-13 max-w-7xl flex-wrap items-center gap-x-3 px-4">
-					<Link to="/" aria-label={t("label-to-the-desk")} className="flex min-h-11 items-center">
+					<Link to="/" aria-label={t("label-to-the-desk")} className="flex min-h-11 min-w-11 items-center">
 						<Mark />
 					</Link>
 					<span className="quiet hidden max-w-48 truncate md:block">{here?.me.shop}</span>
@@ -61,6 +65,7 @@ export function ShopFrame({
 					{here && <PersonAtTheEnd name={here.me.name} onHelp={here.help} />}
 				</div>
 			</header>
+			{intro && <Intro>{intro}</Intro>}
 			<main id="content" tabIndex={-1} className="mx-auto max-w-7xl px-4 pt-5 pb-12 sm:px-6">
 				<h1 ref={heading} tabIndex={-1} className={hidden ? "sr-only" : "mb-4 text-2xl"}>
 					{title}

@@ -16,7 +16,7 @@ export function Accept({
 	return (
 		<button
 			type="button"
-			className="no-print btn btn-sm h-9 border-base-300 bg-base-100"
+			className="no-print btn btn-sm h-11 border-base-300 bg-base-100"
 			disabled={busy}
 			onClick={() => act(() => change.accepted(build.id, !build.accepted))}
 		>

@@ -9,7 +9,7 @@ export function AsLeft({ form, onAnew }: { form: string; onAnew?: () => void }) 
 			<span className="hole-text font-semibold">{t("ui-as-you-left-not-saved")}</span>
 			<button
 				type="button"
-				className="btn btn-sm h-9"
+				className="btn btn-sm h-11"
 				onClick={() => {
 					onAnew?.();
 					dropDraft(form);

@@ -24,5 +24,9 @@ export function Caution({ children }: { children: ReactNode }) {
 }
 
 export function Waiting({ what }: { what: string }) {
-	return <p className="quiet p-6">{t("ui-reading", { what })}</p>;
+	return (
+		<p role="status" aria-busy="true" className="quiet p-6">
+			{t("ui-reading", { what })}
+		</p>
+	);
 }

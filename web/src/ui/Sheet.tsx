@@ -27,7 +27,7 @@ export function Sheet({
 			<div className={`modal-box ${wide ? "max-w-5xl" : "max-w-2xl"}`}>
 				<div className="mb-3 flex items-center justify-between">
 					<h2 className="text-xl">{title}</h2>
-					<button type="button" className="btn btn-ghost btn-sm h-10" onClick={onClose}>
+					<button type="button" className="btn btn-ghost btn-sm h-11" onClick={onClose}>
 						{t("label-close")}
 					</button>
 				</div>

@@ -1,35 +1,34 @@
 /** What is open of a place, in its address: a link leads there, and Back closes it. */
 import { useCallback, useEffect, useRef } from "react";
-import { useLocation, useNavigate } from "react-router";
+import { useLocation, useNavigate, useNavigationType } from "react-router";
 
-/** The value of a name in the address, and how it is set. What was opened here is closed by going back. */
+const stateOf = (state: unknown): { opened?: string; left?: boolean } =>
+	typeof state === "object" && state !== null ? state : {};
+
+/**
+ * The value of a name in the address, and how it is set. What was opened stands one step above the page, so that Back
+ * closes it. What is closed here is closed at once, without going back: that would come later, over what was pressed
+ * since. The entry it leaves is passed over (`useBackPastLeft`).
+ */
 export function useInAddress(name: string): [string | null, (value: string | null) => void] {
 	const navigate = useNavigate();
 	const { search, state, key } = useLocation();
 	const value = new URLSearchParams(search).get(name);
-	const leaving = useRef(false);
-	// biome-ignore lint/correctness/useExhaustiveDependencies: another address is what it waits for
-	useEffect(() => {
-		leaving.current = false;
-	}, [search]);
 	const set = (next: string | null) => {
-		if (next === value || leaving.current) return;
-		if (next === null && opened(state, name)) {
-			leaving.current = true;
-			// Whoever goes on to another page in the same breath is not called back.
-			setTimeout(() => {
-				const now: unknown = window.history.state?.key;
-				if (now === undefined || now === key) void navigate(-1);
-			});
-			return;
-		}
+		// Whoever went on to another page in the same breath is not called back.
+		const now: unknown = window.history.state?.key;
+		if (next === value || (now !== undefined && now !== key)) return;
 		const params = new URLSearchParams(search);
 		if (next === null) params.delete(name);
 		else params.set(name, next);
+		const { opened, left } = stateOf(state);
+		// One that follows another takes its place: Back closes it.
+		const above = opened === name || left === true;
 		void navigate(
 			{ search: params.toString() },
-			// One that follows another takes its place: Back closes it.
-			next === null ? { replace: true } : { state: { opened: name }, replace: opened(state, name) },
+			next === null
+				? { replace: true, state: above ? { left: true } : state }
+				: { replace: above, state: { opened: name } },
 		);
 	};
 	const latest = useRef(set);
@@ -37,8 +36,19 @@ export function useInAddress(name: string): [string | null, (value: string | nul
 	return [value, useCallback((next: string | null) => latest.current(next), [])];
 }
 
-const opened = (state: unknown, name: string) =>
-	typeof state === "object" && state !== null && "opened" in state && state.opened === name;
+/** Back from a page of which something was closed does not stop at the same page below it. */
+export function useBackPastLeft(): void {
+	const navigate = useNavigate();
+	const how = useNavigationType();
+	const at = useLocation();
+	const before = useRef(at);
+	useEffect(() => {
+		const from = before.current;
+		before.current = at;
+		const same = from.pathname === at.pathname && from.search === at.search;
+		if (how === "POP" && same && from.key !== at.key && stateOf(from.state).left) void navigate(-1);
+	}, [at, how, navigate]);
+}
 
 /** The same for one of several, of which the first stands where the address names none. Each is an entry of its own. */
 export function usePartInAddress<Part extends string>(

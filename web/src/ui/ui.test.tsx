@@ -49,6 +49,7 @@ describe("figures", () => {
 		expect(side(-3.7 as Metres)).toBe("4 L");
 		expect(wish("landing_deg", 44, null)).toBe("44° or more");
 		expect(wish("offline_m", -10.06, 10.06)).toBe("11 either side");
+		expect(wish("offline_m", -10.06, 10.06, true)).toBe("11 yd either side");
 	});
 	test("readings, and what is typed, in the units one has chosen", async () => {
 		const metric = { far: "m", high: "m", speed: "mps", warmth: "f", club_length: "mm" } as const;

@@ -120,12 +120,14 @@ export function reading(key: string, value: number | null | undefined): string {
 	return figure(inShown(key, value), shown.digits) + (shown.unit === "°" ? "°" : "");
 }
 
-/** A wish in words: `174 to 181`, `44° or more`. */
-export function wish(key: string, low: number | null, high: number | null): string {
-	if (key === "offline_m" && high !== null) return t("ui-either-side", { high: reading("total_m", high) });
-	if (low !== null && high !== null) return t("ui-to", { key: reading(key, low), key2: reading(key, high) });
-	if (low !== null) return t("ui-or-more", { key: reading(key, low) });
-	if (high !== null) return t("ui-or-less", { key: reading(key, high) });
+/** A wish in words: `174 to 181`, `44° or more`; with its unit, where none stands beside it: `11 yd either side`. */
+export function wish(key: string, low: number | null, high: number | null, withUnit = false): string {
+	const { unit: name } = shownAs(key);
+	const last = (value: number, as = key) => reading(as, value) + (withUnit && name !== "°" ? ` ${name}` : "");
+	if (key === "offline_m" && high !== null) return t("ui-either-side", { high: last(high, "total_m") });
+	if (low !== null && high !== null) return t("ui-to", { key: reading(key, low), key2: last(high) });
+	if (low !== null) return t("ui-or-more", { key: last(low) });
+	if (high !== null) return t("ui-or-less", { key: last(high) });
 	return "";
 }
 

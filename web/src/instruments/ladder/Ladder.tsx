@@ -72,7 +72,7 @@ export function Ladder({ rungs, chosen, onChoose, flight = false }: LadderProps)
 						<td>
 							<button
 								type="button"
-								className="num min-h-6 w-full cursor-pointer text-left hover:underline"
+								className="num min-h-6 w-full min-w-11 pointer-coarse:min-h-11 cursor-pointer text-left hover:underline"
 								disabled={!onChoose}
 								onClick={() => onChoose?.(rung.id)}
 							>
@@ -81,12 +81,9 @@ export function Ladder({ rungs, chosen, onChoose, flight = false }: LadderProps)
 							</button>
 						</td>
 						<td className="quiet">{rung.loft === null ? "" : `${rung.loft}°`}</td>
-						<td
-							className="num"
-							title={rung.doubt === null ? undefined : `±${Math.round(rung.doubt)} ${unit("far")}`}
-						>
+						<td className="num">
 							{rung.carry === null ? "–" : Math.round(rung.carry)}
-							{rung.known && rung.doubt !== null && (
+							{rung.doubt !== null && (
 								<span className="quiet text-[12px] font-normal"> ±{Math.round(rung.doubt)}</span>
 							)}
 						</td>

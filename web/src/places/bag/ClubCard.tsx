@@ -117,7 +117,7 @@ export function ClubCard({
 						</button>
 					</form>
 				) : (
-					<ul className="grid grid-cols-3 gap-1">
+					<ul className="grid grid-cols-3 gap-2">
 						{shots.map((shot) => {
 							const question = questionOf(session, shot);
 							const carry = asFar(metresOf(shot.readings, "carry_m"));

@@ -280,12 +280,10 @@ function Clubs({ letters, shown, request, onChange, onAgain, busy }: MappingProp
 				{t("bag-by-name-into-bag")}
 				{letters.length > 0 && t("bag-by-letter-stand", { letters: listOf(letters, "or") })}.
 			</p>
-			<ul className="max-h-56 space-y-1 overflow-auto">
+			<ul className="max-h-56 space-y-2 overflow-auto">
 				{shown.clubs.map(({ written, shots, here, kind }) => (
 					<li key={written} className="flex flex-wrap items-center gap-x-2">
-						<span className="w-32 truncate" title={written}>
-							{written || t("bag-no-club-named")}
-						</span>
+						<span className="w-32 break-words">{written || t("bag-no-club-named")}</span>
 						<input
 							className="input h-11 w-20 px-2"
 							aria-label={t("bag-goes-to", { written })}
@@ -337,8 +335,29 @@ function Mapping(props: MappingProps) {
 	const { shown, request, onChange, onAgain, onTake, busy } = props;
 	const open = shown.questions.length;
 	const rows = { shown, request, onAgain, busy };
+	const read = shown.columns.filter(({ key }) => key).length;
 	return (
-		<div className="grid gap-6 lg:grid-cols-[1fr_20rem]">
+		<div className="grid gap-x-6 gap-y-4 lg:grid-cols-[1fr_20rem]">
+			<div className="sticky top-0 z-10 flex flex-wrap items-center justify-between gap-x-6 gap-y-2 border-b border-base-300 bg-base-100 py-2 lg:col-span-2">
+				<p>
+					{t("bag-file-holds", {
+						shots: shown.shots,
+						clubs: shown.clubs.length,
+						read,
+						out: shown.columns.length - read,
+					})}
+				</p>
+				<button
+					type="button"
+					className="btn btn-primary h-12 min-w-60"
+					disabled={busy || shown.shots === 0 || open > 0}
+					onClick={onTake}
+				>
+					{open > 0
+						? t("bag-answer-1-question-first", { open })
+						: t("bag-take-shots", { shots: shown.shots })}
+				</button>
+			</div>
 			<section>
 				<h3 className="mb-1">
 					{t("bag-columns")}{" "}
@@ -433,16 +452,6 @@ function Mapping(props: MappingProps) {
 				)}
 				<Problems title={t("bag-not-read")} problems={shown.problems} />
 				<Problems title={t("bag-left-out-2")} problems={shown.left} quiet />
-				<button
-					type="button"
-					className="btn btn-primary h-12 w-full"
-					disabled={busy || shown.shots === 0 || open > 0}
-					onClick={onTake}
-				>
-					{open > 0
-						? t("bag-answer-1-question-first", { open })
-						: t("bag-take-shots", { shots: shown.shots })}
-				</button>
 			</section>
 		</div>
 	);

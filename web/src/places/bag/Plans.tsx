@@ -74,7 +74,7 @@ export function Plans({ session, plans, shown, onShow }: Props) {
 					})}
 				</span>
 			</p>
-			<div className="overflow-x-auto">
+			<div className="table-scroll">
 				<table className="table-plain w-full">
 					<thead>
 						<tr>
@@ -266,7 +266,7 @@ function Line({
 }) {
 	return (
 		<tr>
-			<th scope="row" className="max-w-44 truncate border-b-0! text-left!" title={name}>
+			<th scope="row" className="max-w-44 border-b-0! text-left! whitespace-normal!">
 				{name}
 				{beside && <span className="quiet block text-[12.5px] font-normal">{beside}</span>}
 			</th>
@@ -281,7 +281,7 @@ function Added({ session, plan }: { session: Session; plan: BagPlan }) {
 	const fresh = plan.builds.map((id) => buildOf(session, id)).filter((build) => build?.letter);
 	if (fresh.length === 0) return <span className="quiet">{t("label-none")}</span>;
 	return (
-		<span className="inline-flex flex-wrap items-center justify-end gap-1.5">
+		<span className="inline-flex flex-wrap items-center justify-end gap-2">
 			{fresh.map((build) => (
 				<span key={build?.id} className="inline-flex items-center gap-1">
 					<Letter letter={build?.letter ?? ""} size={20} />
@@ -330,7 +330,7 @@ function Editor({
 	return (
 		<fieldset disabled={busy} className="mt-3 border border-base-300 bg-base-100 p-3">
 			<legend className="px-1 font-semibold">{t("bag-in-and-out", { name: plan.name })}</legend>
-			<div className="flex flex-wrap gap-1.5">
+			<div className="flex flex-wrap gap-2">
 				{[...candidatesOf(session), ...ownOf(session).filter((each) => each.carry_m !== null)].map(
 					(build) => (
 						<button

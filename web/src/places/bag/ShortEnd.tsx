@@ -77,7 +77,7 @@ function Order({ short, session, act, busy }: Props & { short: Short }) {
 	return (
 		<section aria-label={t("bag-order-work")}>
 			<h3 className="mb-1">{t("bag-order-work")}</h3>
-			<ol className="space-y-1">
+			<ol className="space-y-2">
 				{short.stages.map((stage, index) => (
 					<li key={stage.key} className="flex gap-2">
 						<span className="num quiet w-4">{index + 1}</span>
@@ -122,7 +122,7 @@ function Sole({ session, act, busy }: Props) {
 	return (
 		<section aria-label={t("label-sole")}>
 			<h3 className="mb-1">{t("bag-its-sole")}</h3>
-			<div className="flex flex-wrap items-center gap-1.5">
+			<div className="flex flex-wrap items-center gap-2">
 				<input
 					key={session.brief.sole}
 					className="input h-11 min-w-0 flex-1 px-2"
@@ -148,7 +148,7 @@ function Sole({ session, act, busy }: Props) {
 					{t("bag-set-up-blind-sole-test")}
 				</Link>
 			)}
-			<div className="mt-2 flex flex-wrap items-center gap-1.5 text-sm">
+			<div className="mt-2 flex flex-wrap items-center gap-2 text-sm">
 				<span className="quiet">{t("bag-sole-loft")}</span>
 				<select
 					className="select h-11 w-26"
@@ -281,7 +281,7 @@ function Cut({ short, session, act, busy }: Props & { short: Short }) {
 					))}
 				</div>
 			</div>
-			<ul className="space-y-1">
+			<ul className="space-y-2">
 				{short.places.map((place) => (
 					<li key={place.target_m} className="flex flex-wrap items-center gap-2 text-[15px]">
 						<span>{place.sentence}</span>

@@ -69,7 +69,10 @@ export function ShortList({ session, act, busy }: Pick<PlaceProps, "session" | "
 						{t("bag-put-stand", { wanted: wanted.length || t("bag-the-marked") })}
 					</button>
 					{up > 0 && wanted.length === 0 && (
-						<Link className="py-2 font-semibold underline" to={`/sessions/${session.id}/bay`}>
+						<Link
+							className="inline-flex min-h-11 items-center font-semibold underline"
+							to={`/sessions/${session.id}/bay`}
+						>
 							{t("bag-stand-bay", { letters: listOf(lettersOf(session), "and") })}
 						</Link>
 					)}
@@ -77,7 +80,7 @@ export function ShortList({ session, act, busy }: Pick<PlaceProps, "session" | "
 				</div>
 			)}
 			{list.data?.slots.map((slot, index) => (
-				<div key={slot.map(keyOf).join() || "none"} className="mb-3 overflow-x-auto">
+				<div key={slot.map(keyOf).join() || "none"} className="mb-3 table-scroll">
 					<table className="table-plain w-full">
 						<caption className="mb-1 text-left text-sm">
 							<SlotWords session={session} index={index} many={list.data.slots.length > 1} />

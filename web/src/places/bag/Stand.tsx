@@ -114,7 +114,10 @@ export function Stand({
 						: t("bag-outer-ring-bag-carry-roll")}
 				</span>
 				{candidates.length > 0 && (
-					<Link to={`/sessions/${session.id}/bay`} className="font-semibold underline">
+					<Link
+						to={`/sessions/${session.id}/bay`}
+						className="inline-flex min-h-11 items-center font-semibold underline"
+					>
 						{t("bag-to-the-bay")}
 					</Link>
 				)}

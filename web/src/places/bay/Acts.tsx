@@ -43,7 +43,7 @@ export function Selection({
 	onRun: () => void;
 	onClear: () => void;
 }) {
-	const button = "btn btn-sm h-9 border-base-300 bg-base-100 px-2 font-medium";
+	const button = "btn btn-sm h-11 border-base-300 bg-base-100 px-2 font-medium";
 	return (
 		<p className="flex flex-wrap items-center gap-2 text-[14px]">
 			{selected === 0 ? (

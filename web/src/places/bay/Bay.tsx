@@ -13,7 +13,7 @@ import { CheckClub, Selection } from "./Acts";
 import { useBayCommands } from "./commands";
 import { Flights } from "./Flights";
 import { useInBay } from "./inBay";
-import { Copy, InHand, LastShot, SoFar } from "./LastShot";
+import { Announced, Copy, InHand, LastShot, SoFar } from "./LastShot";
 import { NoShot, useMayPretend } from "./NoShot";
 import { PlayerPanel } from "./PlayerPanel";
 import { RunBar } from "./RunBar";
@@ -50,6 +50,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 					<Strip protocol={session.protocol as ProtocolKey} session={session} act={act} agreed={agreed} />
 				)}
 				<Tray session={session} build={build} />
+				<Announced build={build} shot={shot} />
 				{build && shot && <LastShot session={session} build={build} shot={shot} />}
 				{build && !shot && !code && !agreed && <NoShot session={session} onType={() => open("type")} />}
 				{!build && !code && (
@@ -90,7 +91,10 @@ export function Bay({ session, act, live }: PlaceProps) {
 					<Touches bay={bay} testing={Boolean(code)} />
 				</div>
 			</section>
-			<aside className="col-span-full grid content-start gap-5 border-l border-base-300 bg-base-100 p-4 md:grid-cols-3 xl:col-span-1 xl:grid-cols-1">
+			<aside
+				aria-label={t("bay-beside-the-shots")}
+				className="col-span-full grid content-start gap-5 border-l border-base-300 bg-base-100 p-4 md:grid-cols-3 xl:col-span-1 xl:grid-cols-1"
+			>
 				<section className="hidden xl:block">
 					<h2 className="mb-1 text-lg">{t("label-next")}</h2>
 					<p className="text-[17px] font-medium">{session.next}</p>
@@ -98,7 +102,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 				</section>
 				<button
 					type="button"
-					className="min-h-9 cursor-pointer justify-self-start text-[14.5px] underline"
+					className="min-h-11 cursor-pointer justify-self-start text-[14.5px] underline"
 					onClick={() => open("trail")}
 				>
 					{t("bay-what-done-here")}

@@ -86,6 +86,32 @@ export function InHand({
 /** To the second, as a fitter counts how long a screen has stood still. */
 const clock = (at: number) => new Date(at).toLocaleTimeString("en-GB");
 
+/** The last shot, where it came to lie and what became of it, for whoever hears the screen. */
+export function Announced({ build, shot }: { build: Build | undefined; shot: Shot | undefined }) {
+	const carry = shot ? farOf(shot.readings, "carry_m") : null;
+	const { number } = shot ?? {};
+	return (
+		<p className="sr-only" role="status" aria-atomic="true">
+			{build &&
+				shot &&
+				[
+					t("bay-shot-heard", {
+						name: `${build.letter} ${build.name}`.trim(),
+						number,
+						carry: figure(carry),
+						unit: unitName("far"),
+					}),
+					isStock(shot) && place(carry, windowFor(build)),
+					shot.strike && termOf("strike", shot.strike),
+					markOf(shot),
+					shot.aside && t("bay-set-aside", { which: shot.aside_reason ? `, ${shot.aside_reason}` : "" }),
+				]
+					.filter(Boolean)
+					.join(", ")}
+		</p>
+	);
+}
+
 export function LastShot({ session, build, shot }: { session: Session; build: Build; shot: Shot }) {
 	const window = windowFor(build);
 	const carry = farOf(shot.readings, "carry_m");

@@ -21,7 +21,7 @@ export function BayStand({
 	const own = ownOf(session).filter((build) => build.head_type !== "putter");
 	const [showOwn, setShowOwn] = useState(candidatesOf(session).length === 0);
 	return (
-		<aside className="border-r border-base-300 bg-base-100">
+		<aside aria-label={t("label-on-the-stand")} className="border-r border-base-300 bg-base-100">
 			<h2 className="px-4 pt-4 pb-1 text-lg">{t("label-on-the-stand")}</h2>
 			{candidatesOf(session).length === 0 && (
 				<p className="quiet px-4 text-sm">{t("bay-nothing-yet-pick-candidates-bag")}</p>
@@ -86,7 +86,7 @@ export function BayStand({
 				{showOwn ? t("bay-hide-players-own-clubs") : t("bay-players-own-clubs")}
 			</button>
 			{showOwn && (
-				<ul className="grid grid-cols-3 gap-1 px-3 pb-3">
+				<ul className="grid grid-cols-3 gap-2 px-3 pb-3">
 					{own.map((build) => (
 						<li key={build.id}>
 							<button

@@ -25,7 +25,7 @@ export function StandInPanel({ session }: { session: Session }) {
 		<section>
 			<h2 className="mb-1">{t("bay-stand-monitor")}</h2>
 			<p className="quiet mb-2 text-sm">{t("bay-no-monitor-hand-simulated-golfer")}</p>
-			<div className="flex gap-1.5">
+			<div className="flex gap-2">
 				{[1, 6].map((shots) => (
 					<button
 						key={shots}

@@ -17,7 +17,7 @@ export function Steady({ session, act, agreed }: Pick<PlaceProps, "session" | "a
 				</p>
 			))}
 			<select
-				className="select mt-1 h-10 w-full"
+				className="select mt-1 h-11 w-full"
 				aria-label={t("bay-what-kind-day")}
 				value={session.day}
 				disabled={agreed}

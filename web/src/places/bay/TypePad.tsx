@@ -223,7 +223,7 @@ export function PadForm({
 					</button>
 				</div>
 			</form>
-			<fieldset className="mt-4 flex flex-wrap gap-1.5">
+			<fieldset className="mt-4 flex flex-wrap gap-2">
 				<legend className="quiet mb-1 text-sm">{t("bay-what-screen-shows")}</legend>
 				{FIELDS.slice(1).map((each) => (
 					<button

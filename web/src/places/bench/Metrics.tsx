@@ -79,7 +79,7 @@ export function Metrics({ session, bench }: { session: Session; bench: Bench | u
 							key={String(every)}
 							type="button"
 							aria-pressed={all === every}
-							className={`btn join-item btn-sm h-10 ${all === every ? "btn-primary" : "border-base-300 bg-base-100"}`}
+							className={`btn join-item btn-sm h-11 ${all === every ? "btn-primary" : "border-base-300 bg-base-100"}`}
 							onClick={() => setAll(every)}
 						>
 							{every ? t("bench-every-shot") : t("bench-kept-shots")}
@@ -87,7 +87,7 @@ export function Metrics({ session, bench }: { session: Session; bench: Bench | u
 					))}
 				</div>
 				<select
-					className="select h-10 w-56"
+					className="select h-11 w-56"
 					aria-label={t("bench-what-columns-held-against")}
 					value={reference?.id ?? ""}
 					onChange={(event) => setBeside(event.target.value ? Number(event.target.value) : null)}
@@ -101,7 +101,7 @@ export function Metrics({ session, bench }: { session: Session; bench: Bench | u
 				</select>
 				<button
 					type="button"
-					className="btn btn-sm h-10 border-base-300 bg-base-100"
+					className="btn btn-sm h-11 border-base-300 bg-base-100"
 					onClick={() => setChoosing(true)}
 				>
 					{t("bench-lines")}
@@ -110,14 +110,14 @@ export function Metrics({ session, bench }: { session: Session; bench: Bench | u
 					<span className="quiet text-sm">{t("bench-balls-counted-as-monitor-has", { job: held.job })}</span>
 				)}
 			</div>
-			<section className="overflow-x-auto" aria-label={t("bench-clubs-side-by-side")} tabIndex={0}>
+			<section className="table-scroll" aria-label={t("bench-clubs-side-by-side")} tabIndex={0}>
 				<table className="table-plain w-full">
 					<thead>
 						<tr>
 							<th scope="col">
 								{reference
 									? t("bench-beside", { value: `${reference.letter} ${reference.name}`.trim() })
-									: ""}
+									: t("label-club")}
 							</th>
 							{builds.map((build) => (
 								<th key={build.id} scope="col">
@@ -241,7 +241,10 @@ function Line({ session, column, builds, all, reference, wide }: LineProps) {
 								) : value === null ? (
 									"–"
 								) : base !== null && build !== reference ? (
-									<span title={show(value)}>{apart(column, value, base)}</span>
+									<>
+										{apart(column, value, base)}
+										<span className="quiet ml-1.5 text-[12px] font-normal">{show(value)}</span>
+									</>
 								) : (
 									show(value)
 								)}
@@ -307,7 +310,7 @@ function Neighbours({ builds, reference, bench }: { builds: Build[]; reference: 
 			{builds.map((build) => {
 				const two = of(build);
 				return (
-					<td key={build.id} title={two?.sentence}>
+					<td key={build.id}>
 						<span className="num">{two ? line.show(two) : "–"}</span>
 					</td>
 				);
@@ -338,7 +341,7 @@ function ChooseColumns({ session, onClose }: { session: Session; onClose: () => 
 						<span className="flex-1">{labelOf(column)}</span>
 						<button
 							type="button"
-							className="btn btn-ghost btn-sm h-10"
+							className="btn btn-ghost btn-sm h-11"
 							aria-label={t("bench-further-up", { column: labelOf(column) })}
 							disabled={index === 0}
 							onClick={() => move(index, -1)}
@@ -347,7 +350,7 @@ function ChooseColumns({ session, onClose }: { session: Session; onClose: () => 
 						</button>
 						<button
 							type="button"
-							className="btn btn-ghost btn-sm h-10"
+							className="btn btn-ghost btn-sm h-11"
 							aria-label={t("bench-further-down", { column: labelOf(column) })}
 							disabled={index === chosen.length - 1}
 							onClick={() => move(index, 1)}
@@ -356,7 +359,7 @@ function ChooseColumns({ session, onClose }: { session: Session; onClose: () => 
 						</button>
 						<button
 							type="button"
-							className="btn btn-ghost btn-sm h-10"
+							className="btn btn-ghost btn-sm h-11"
 							aria-label={t("bench-leave-out", { column: labelOf(column) })}
 							disabled={chosen.length === 1}
 							onClick={() => setChosen((so) => so.filter((each) => each !== column))}
@@ -369,12 +372,12 @@ function ChooseColumns({ session, onClose }: { session: Session; onClose: () => 
 			{rest.length > 0 && (
 				<>
 					<h3 className="mt-4 mb-1">{t("bench-not-read-out")}</h3>
-					<div className="flex flex-wrap gap-1.5">
+					<div className="flex flex-wrap gap-2">
 						{rest.map((column) => (
 							<button
 								key={column}
 								type="button"
-								className="btn btn-sm h-10 border-base-300 bg-base-100"
+								className="btn btn-sm h-11 border-base-300 bg-base-100"
 								onClick={() => setChosen((so) => [...so, column])}
 							>
 								{labelOf(column)}

@@ -41,7 +41,7 @@ export function WhatIf({ session, act, busy }: Pick<PlaceProps, "session" | "act
 						type="button"
 						aria-pressed={each.id === build.id}
 						aria-label={t("bench-what-if-with", { letter: each.letter, name: each.name })}
-						className={`btn btn-sm h-10 px-2 ${each.id === build.id ? "border-base-content" : "border-base-300"} bg-base-100`}
+						className={`btn btn-sm h-11 px-2 ${each.id === build.id ? "border-base-content" : "border-base-300"} bg-base-100`}
 						onClick={() => setChosen(each.id)}
 					>
 						<Letter letter={each.letter} /> {each.name}
@@ -128,7 +128,7 @@ function ChangeRow({ session, found, each, act, busy, open, onOpen }: RowProps) 
 				<td>
 					<button
 						type="button"
-						className="min-h-8 cursor-pointer text-left underline decoration-dotted underline-offset-4"
+						className="min-h-11 min-w-11 cursor-pointer text-left underline decoration-dotted underline-offset-4"
 						aria-expanded={open}
 						onClick={onOpen}
 					>
@@ -245,7 +245,7 @@ function MakeIt({
 	return (
 		<button
 			type="button"
-			className="btn btn-sm h-9"
+			className="btn btn-sm h-11"
 			aria-label={t("bench-make-test", { letter: found.letter, words: each.words })}
 			disabled={busy || isClosed(session)}
 			onClick={() =>
@@ -271,7 +271,7 @@ function Test({ session, found, each, act, busy }: Omit<RowProps, "open" | "onOp
 	return (
 		<button
 			type="button"
-			className="btn btn-sm h-9"
+			className="btn btn-sm h-11"
 			disabled={busy}
 			onClick={() =>
 				act(async () => {

@@ -205,7 +205,7 @@ function VerdictCard({
 				<label className="flex items-center gap-2 text-[14px]">
 					<span className="quiet">{t("label-the-player")}</span>
 					<select
-						className="select h-9 w-44"
+						className="select h-11 w-44"
 						aria-label={t("bench-what-player-says", { letter: verdict.letter })}
 						value={build?.liking ?? "neutral"}
 						disabled={busy || isClosed(session)}
@@ -240,9 +240,7 @@ function Jobs({ verdict }: { verdict: Verdict }) {
 			>
 				{can.map((job) => (
 					<li key={job.job} className="flex flex-wrap items-center gap-x-2 text-[13.5px]">
-						<span className="min-w-0 flex-1 truncate" title={job.job}>
-							{job.job}
-						</span>
+						<span className="min-w-0 flex-1 break-words">{job.job}</span>
 						<svg viewBox="0 0 100 14" className="h-3.5 w-24 shrink-0" aria-hidden="true">
 							<rect x="0" y="5" width="100" height="4" fill="var(--track)" />
 							<rect
@@ -305,7 +303,7 @@ function Compared({ bench, session }: { bench: BenchAnswer; session: Session }) 
 						key={each.id}
 						type="button"
 						aria-pressed={each.id === metric}
-						className={`btn join-item btn-sm h-10 px-2.5 ${each.id === metric ? "btn-primary" : "border-base-300 bg-base-100"}`}
+						className={`btn join-item btn-sm h-11 px-2.5 ${each.id === metric ? "btn-primary" : "border-base-300 bg-base-100"}`}
 						onClick={() => setMetric(each.id)}
 					>
 						{each.name}

@@ -12,9 +12,10 @@ import { isClosed } from "../../session/closed";
 import type { PlaceProps } from "../../session/place";
 import { Said } from "../../ui/Said";
 import { Clash } from "./Clash";
+import { Courses } from "./Courses";
 import { bodyOf, type Fields, fieldsOf, NAMES, type Name } from "./fields";
 import { Jobs } from "./Jobs";
-import { Courses, Player } from "./Player";
+import { Player, Seldom } from "./Player";
 import { Targets } from "./Targets";
 import { EndPick, Wedges } from "./Wedges";
 import { WishBar } from "./WishBar";
@@ -112,11 +113,12 @@ export function Brief({ session, act, busy }: PlaceProps) {
 				{refused?.theirs && <Clash theirs={refused.theirs} mine={found.now} onSettle={settle} />}
 				<EndPick form={form} />
 				<WishBar session={session} act={act} busy={busy} />
+				<Courses form={form} />
 				{wedgesFirst && <Wedges form={form} session={session} act={act} />}
 				<Jobs form={form} common={session.brief.common} longest={session.brief.longest} fault={fault} />
 				{!wedgesFirst && <Wedges form={form} session={session} act={act} />}
-				<Courses form={form} />
-				<Player form={form} session={session} act={act} />
+				<Player form={form} />
+				<Seldom form={form} session={session} act={act} />
 				<div className="flex min-h-6 items-center gap-3">
 					{refused && !refused.theirs && <Said error={new Problem(refused.title, 400, refused.field)} />}
 					{!refused && (

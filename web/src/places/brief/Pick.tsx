@@ -12,7 +12,7 @@ export function Pick({
 	return (
 		<label className={inline ? "ml-auto flex items-center gap-2" : "block"}>
 			<span className="quiet text-sm">{label}</span>
-			<select className={inline ? "select h-10 w-auto" : "select h-11 w-full"} {...select}>
+			<select className={inline ? "select h-11 w-auto" : "select h-11 w-full"} {...select}>
 				{Object.entries(options).map(([value, words]) => (
 					<option key={value} value={value}>
 						{words}

@@ -1,19 +1,19 @@
 /** What the player likes, fears, owns and may spend, and where they play. */
-import { type UseFormReturn, useFieldArray, useWatch } from "react-hook-form";
+import { type UseFormReturn, useWatch } from "react-hook-form";
 import { change } from "../../acts";
-import { termOf } from "../../api/words";
 import { t } from "../../said/words";
 import type { PlaceProps } from "../../session/place";
 import { ownOf } from "../../session/select";
+import { Fold } from "../../ui/Fold";
 import { Caution } from "../../ui/Said";
-import { toSpeed, unit } from "../../ui/units";
-import { EVERYDAY_FT, type Fields, HEADS, type HeadKind, LIES, type Liking } from "./fields";
+import { type Fields, HEADS, type HeadKind, type Liking } from "./fields";
 import { Pick } from "./Pick";
 import { Round } from "./Round";
+import { Toggle } from "./Toggle";
 
 type FormProps = { form: UseFormReturn<Fields> };
 
-export function Player({ form, session, act }: FormProps & Pick<PlaceProps, "session" | "act">) {
+export function Player({ form }: FormProps) {
 	const pain = useWatch({ control: form.control, name: "pain" });
 	const miss = useWatch({ control: form.control, name: "miss" });
 	return (
@@ -68,11 +68,7 @@ export function Player({ form, session, act }: FormProps & Pick<PlaceProps, "ses
 					{...form.register("budget")}
 				/>
 			</Field>
-			<Round form={form} brief={session.brief} />
-			<Lies form={form} />
-			<Likes form={form} makers={session.brief.makers} />
-			<FixedClubs session={session} act={act} />
-			<label className="col-span-full flex items-center gap-2">
+			<label className="col-span-full flex min-h-11 items-center gap-2">
 				<input type="checkbox" className="checkbox" {...form.register("pain")} />
 				<span>{t("brief-pain-or-injury")}</span>
 			</label>
@@ -89,151 +85,13 @@ export function Player({ form, session, act }: FormProps & Pick<PlaceProps, "ses
 	);
 }
 
-export function Courses({ form }: FormProps) {
-	const courses = useFieldArray({ control: form.control, name: "courses" });
-	const jobs = useWatch({ control: form.control, name: "jobs" });
-	/** A course that is named anew takes its jobs with it. */
-	const rename = (before: string, after: string) =>
-		jobs.forEach((job, index) => {
-			if (before && job.course === before) form.setValue(`jobs.${index}.course`, after);
-		});
+/** What is asked seldom, folded to what stands in it. */
+export function Seldom({ form, session, act }: FormProps & Pick<PlaceProps, "session" | "act">) {
 	return (
-		<section className="max-w-4xl">
-			<div className="mb-2 flex flex-wrap items-center gap-3">
-				<h2 className="text-lg">{t("brief-where-do-they-play")}</h2>
-				<button
-					type="button"
-					className="btn btn-sm h-10 border-base-300 bg-base-100"
-					onClick={() =>
-						courses.append(
-							courses.fields.length
-								? {
-										name: t("brief-links-trip"),
-										kind: "trip",
-										firmness: "firm",
-										greenFt: EVERYDAY_FT,
-										sand: "",
-										share: 20,
-										windSpeed: 0,
-									}
-								: {
-										name: "Home",
-										kind: "home",
-										firmness: "medium",
-										greenFt: EVERYDAY_FT,
-										sand: "",
-										share: 80,
-										windSpeed: 0,
-									},
-							{ shouldFocus: false },
-						)
-					}
-				>
-					{t("brief-course-trip-or-season")}
-				</button>
-				<Pick
-					inline
-					label={t("brief-usual-ground")}
-					{...form.register("firmness")}
-					options={{ soft: t("label-soft"), medium: t("label-medium"), firm: t("label-firm") }}
-				/>
-			</div>
-			<ul className="space-y-1.5">
-				{courses.fields.map((field, index) => (
-					<li key={field.id} className="flex flex-wrap items-center gap-2">
-						<input
-							className="input h-10 w-56"
-							aria-label={t("brief-name-course")}
-							{...form.register(`courses.${index}.name`, {
-								onChange: (event: { target: { value: string } }) => rename(field.name, event.target.value),
-							})}
-						/>
-						<select
-							className="select h-10 w-32"
-							aria-label={t("brief-kind-course")}
-							{...form.register(`courses.${index}.kind`)}
-						>
-							<option value="home">{t("brief-home")}</option>
-							<option value="trip">{t("brief-trip")}</option>
-							<option value="season">{t("brief-season")}</option>
-						</select>
-						<select
-							className="select h-10 w-32"
-							aria-label={t("brief-ground-there")}
-							{...form.register(`courses.${index}.firmness`)}
-						>
-							<option value="soft">{t("label-soft")}</option>
-							<option value="medium">{t("label-medium")}</option>
-							<option value="firm">{t("label-firm")}</option>
-						</select>
-						<select
-							className="select h-10 w-32"
-							aria-label={t("brief-sand-there")}
-							{...form.register(`courses.${index}.sand`)}
-						>
-							<option value="">{t("brief-sand")}</option>
-							<option value="soft">{t("brief-soft-sand")}</option>
-							<option value="firm">{t("brief-firm-sand")}</option>
-						</select>
-						<label className="flex items-center gap-1.5">
-							<span className="quiet text-sm">{t("brief-greens-read")}</span>
-							<input
-								type="number"
-								min={4}
-								max={16}
-								step={0.5}
-								className="input h-10 w-18 px-2 text-right"
-								aria-label={t("brief-speed-greens-meter")}
-								{...form.register(`courses.${index}.greenFt`, { valueAsNumber: true })}
-							/>
-						</label>
-						<label className="flex items-center gap-1.5">
-							<span className="quiet text-sm">{t("brief-wind")}</span>
-							<input
-								type="number"
-								min={0}
-								max={Math.floor(toSpeed(20.1))}
-								className="input h-10 w-16 px-2 text-right"
-								aria-label={t("brief-usual-wind-there", { unit: unit("speed") })}
-								{...form.register(`courses.${index}.windSpeed`, { valueAsNumber: true })}
-							/>
-							<span className="quiet text-sm">{unit("speed")}</span>
-						</label>
-						<label className="flex items-center gap-1.5">
-							<input
-								type="number"
-								min={0}
-								max={100}
-								className="input h-10 w-18 px-2 text-right"
-								aria-label={t("brief-share-rounds")}
-								{...form.register(`courses.${index}.share`, { valueAsNumber: true })}
-							/>
-							<span className="quiet text-sm">{t("brief-100-rounds")}</span>
-						</label>
-						<button type="button" className="btn btn-ghost h-10" onClick={() => courses.remove(index)}>
-							{t("label-remove")}
-						</button>
-					</li>
-				))}
-			</ul>
-		</section>
-	);
-}
-
-function Lies({ form }: FormProps) {
-	const lies = useWatch({ control: form.control, name: "lies" });
-	const turn = (lie: string) =>
-		form.setValue("lies", lies.includes(lie) ? lies.filter((each) => each !== lie) : [...lies, lie]);
-	return (
-		<div className="col-span-full">
-			<p className="quiet mb-1 text-sm">{t("brief-lies-played-from")}</p>
-			<div className="flex flex-wrap gap-1.5">
-				{LIES.map((lie) => (
-					<Toggle key={lie} on={lies.includes(lie)} onTurn={() => turn(lie)}>
-						{termOf("lie", lie)}
-					</Toggle>
-				))}
-			</div>
+		<div className="divide-y divide-base-300 border-y border-base-300">
+			<Round form={form} brief={session.brief} />
+			<Likes form={form} makers={session.brief.makers} />
+			<FixedClubs session={session} act={act} />
 		</div>
 	);
 }
@@ -258,7 +116,7 @@ function FearWith({ form }: FormProps) {
 			<p className="quiet mb-1 text-sm">
 				{kinds.length ? t("brief-feared-with-these") : t("brief-feared-with-all-clubs")}
 			</p>
-			<div className="flex flex-wrap gap-1.5">
+			<div className="flex flex-wrap gap-2">
 				{(Object.keys(HEADS) as HeadKind[]).map((kind) => (
 					<Toggle key={kind} on={kinds.includes(kind)} onTurn={() => turn(kind)}>
 						{HEADS[kind]}
@@ -274,43 +132,56 @@ function Likes({ form, makers }: FormProps & { makers: readonly string[] }) {
 	const shown = makers.filter((maker) => likes[maker]);
 	const options = Object.fromEntries(LIKINGS.map((each) => [each.id, each.name]));
 	const say = (maker: string, liking: Liking) => form.setValue("makerLikes", { ...likes, [maker]: liking });
+	const heads = useWatch({ control: form.control, name: "likes" });
+	const said = [
+		...(Object.keys(HEADS) as HeadKind[]).map((head) => [HEADS[head], heads[head]] as const),
+		...shown.map((maker) => [maker, likes[maker] ?? "neutral"] as const),
+	]
+		.filter(([, liking]) => liking !== "neutral")
+		.map(([what, liking]) => `${options[liking]} ${what}`);
 	return (
-		<fieldset className="col-span-full grid gap-x-6 gap-y-2 sm:grid-cols-3">
-			{(Object.keys(HEADS) as HeadKind[]).map((head) => (
-				<Pick key={head} label={HEADS[head]} {...form.register(`likes.${head}`)} options={options} />
-			))}
-			{shown.map((maker) => (
-				<Pick
-					key={maker}
-					label={maker}
-					value={likes[maker]}
-					onChange={({ target }) => say(maker, target.value as Liking)}
-					options={options}
-				/>
-			))}
-			{makers.length > shown.length && (
-				<Pick
-					label={t("brief-a-maker")}
-					value=""
-					onChange={({ target }) => say(target.value, "liked")}
-					options={{
-						"": t("brief-add-one"),
-						...Object.fromEntries(makers.filter((each) => !likes[each]).map((each) => [each, each])),
-					}}
-				/>
-			)}
-		</fieldset>
+		<Fold title={t("brief-likes-and-dislikes")} stands={said.join(", ") || t("brief-no-wish")}>
+			<fieldset className="grid gap-x-6 gap-y-2 sm:grid-cols-3">
+				{(Object.keys(HEADS) as HeadKind[]).map((head) => (
+					<Pick key={head} label={HEADS[head]} {...form.register(`likes.${head}`)} options={options} />
+				))}
+				{shown.map((maker) => (
+					<Pick
+						key={maker}
+						label={maker}
+						value={likes[maker]}
+						onChange={({ target }) => say(maker, target.value as Liking)}
+						options={options}
+					/>
+				))}
+				{makers.length > shown.length && (
+					<Pick
+						label={t("brief-a-maker")}
+						value=""
+						onChange={({ target }) => say(target.value, "liked")}
+						options={{
+							"": t("brief-add-one"),
+							...Object.fromEntries(makers.filter((each) => !likes[each]).map((each) => [each, each])),
+						}}
+					/>
+				)}
+			</fieldset>
+		</Fold>
 	);
 }
 
 /** The clubs that stay whatever is found. */
 function FixedClubs({ session, act }: Pick<PlaceProps, "session" | "act">) {
 	const clubs = ownOf(session);
+	const fixed = clubs.filter((club) => club.fixed);
 	return (
-		<div className="col-span-full">
-			<p className="quiet mb-1 text-sm">{t("brief-fixed-clubs-these-stay-bag")}</p>
+		<Fold
+			title={t("brief-clubs-that-stay")}
+			stands={fixed.map((club) => club.name).join(", ") || t("brief-none-fixed")}
+		>
+			<p className="quiet text-sm">{t("brief-fixed-clubs-these-stay-bag")}</p>
 			{clubs.length === 0 && <p className="quiet">{t("brief-once-bag-known-its-clubs")}</p>}
-			<div className="flex flex-wrap gap-1.5">
+			<div className="flex flex-wrap gap-2">
 				{clubs.map((club) => (
 					<Toggle
 						key={club.id}
@@ -321,20 +192,7 @@ function FixedClubs({ session, act }: Pick<PlaceProps, "session" | "act">) {
 					</Toggle>
 				))}
 			</div>
-		</div>
-	);
-}
-
-function Toggle({ on, onTurn, children }: { on: boolean; onTurn: () => void; children: React.ReactNode }) {
-	return (
-		<button
-			type="button"
-			aria-pressed={on}
-			className={`btn btn-sm h-10 min-w-12 ${on ? "btn-primary" : "border-base-300 bg-base-100"}`}
-			onClick={onTurn}
-		>
-			{children}
-		</button>
+		</Fold>
 	);
 }
 

@@ -4,6 +4,7 @@ import { type UseFormReturn, useWatch } from "react-hook-form";
 import type { Session } from "../../api/client";
 import { VOCABULARY } from "../../api/vocabulary";
 import { t } from "../../said/words";
+import { Fold } from "../../ui/Fold";
 import { asFar, figure, type Metres, unit } from "../../ui/units";
 import type { Fields } from "./fields";
 
@@ -28,8 +29,11 @@ export function Round({ form, brief }: { form: UseFormReturn<Fields>; brief: Ses
 	const price = own ? Number(typed) : brief.shop_stroke_price;
 	const round = shots.length ? shots : brief.shop_round_shots;
 	return (
-		<section className="col-span-full space-y-2" aria-label={t("brief-what-stroke-worth")}>
-			<label className="flex min-h-10 flex-wrap items-center gap-3">
+		<Fold
+			title={t("brief-what-stroke-worth")}
+			stands={t("brief-stroke-stands", { price: figure(price), whose: own ? "own" : "shop" })}
+		>
+			<label className="flex min-h-11 flex-wrap items-center gap-3">
 				<span className="quiet w-52 text-sm">{t("brief-what-stroke-round-worth")}</span>
 				<input
 					type="range"
@@ -53,7 +57,7 @@ export function Round({ form, brief }: { form: UseFormReturn<Fields>; brief: Ses
 				{own && (
 					<button
 						type="button"
-						className="btn btn-ghost btn-sm h-9"
+						className="btn btn-ghost btn-sm h-11"
 						onClick={() => form.setValue("strokePrice", "")}
 					>
 						{t("brief-as-shop-has-2")}
@@ -61,7 +65,7 @@ export function Round({ form, brief }: { form: UseFormReturn<Fields>; brief: Ses
 				)}
 				<button
 					type="button"
-					className="btn btn-sm h-9 border-base-300 bg-base-100"
+					className="btn btn-sm h-11 border-base-300 bg-base-100"
 					aria-expanded={open}
 					onClick={() => setOpen(!open)}
 				>
@@ -78,7 +82,7 @@ export function Round({ form, brief }: { form: UseFormReturn<Fields>; brief: Ses
 								min={0}
 								max={30}
 								step={0.5}
-								className="input h-10 w-22 px-2 text-right"
+								className="input h-11 w-22 px-2 text-right"
 								value={round[index] ?? 0}
 								onChange={({ target }) =>
 									form.setValue(
@@ -92,7 +96,7 @@ export function Round({ form, brief }: { form: UseFormReturn<Fields>; brief: Ses
 					{shots.length > 0 && (
 						<button
 							type="button"
-							className="btn btn-ghost btn-sm h-10"
+							className="btn btn-ghost btn-sm h-11"
 							onClick={() => form.setValue("roundShots", [])}
 						>
 							{t("brief-as-shop-has-2")}
@@ -103,6 +107,6 @@ export function Round({ form, brief }: { form: UseFormReturn<Fields>; brief: Ses
 					</p>
 				</div>
 			)}
-		</section>
+		</Fold>
 	);
 }

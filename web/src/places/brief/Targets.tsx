@@ -4,8 +4,10 @@ import { useState } from "react";
 import { change } from "../../acts";
 import type { Session, Slot, Target } from "../../api/client";
 import { VOCABULARY } from "../../api/vocabulary";
+import { Worded } from "../../said/Worded";
 import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
+import { Term } from "../../ui/Term";
 import { typedNumber } from "../../ui/typed";
 import { asFar, inShown, type ReadingKey, shownAs, whole, wish } from "../../ui/units";
 
@@ -33,9 +35,11 @@ export function Targets({ session, act, busy }: Props) {
 			{inWork.slots.map((slot) => (
 				<section key={slot.index}>
 					<h2 className="mb-2 text-lg">
-						{inWork.slots.length > 1
-							? t("brief-slot-targets", { index: slot.index + 1 })
-							: t("brief-targets-for-slot")}
+						{inWork.slots.length > 1 ? (
+							t("brief-slot-targets", { index: slot.index + 1 })
+						) : (
+							<Worded id="brief-targets-for-slot" drawn={{ slot: <Term of="slot" /> }} />
+						)}
 					</h2>
 					<ul className="space-y-3">
 						{slot.targets.map((target) => (
@@ -70,7 +74,7 @@ function TargetRow({ session, slot, target, act, busy }: Props & { slot: Slot; t
 	const [editing, setEditing] = useState(false);
 	const [low, setLow] = useState("");
 	const [high, setHigh] = useState("");
-	const { unit, label } = shownAs(target.quantity);
+	const { label } = shownAs(target.quantity);
 	const edit = () => {
 		setLow(typed(target.quantity, target.low));
 		setHigh(typed(target.quantity, target.high));
@@ -90,15 +94,12 @@ function TargetRow({ session, slot, target, act, busy }: Props & { slot: Slot; t
 	return (
 		<li>
 			<div className="flex items-baseline gap-2">
-				<span className="quiet w-28 shrink-0 text-sm">{label}</span>
-				<span className="num flex-1 text-[17px]">
-					{wish(target.quantity, target.low, target.high)}{" "}
-					<span className="quiet text-sm font-normal">{unit === "°" ? "" : unit}</span>
-				</span>
+				<span className="quiet w-24 shrink-0 text-sm">{label}</span>
+				<span className="num flex-1 text-[17px]">{wish(target.quantity, target.low, target.high, true)}</span>
 				{!isClosed(session) && !editing && (
 					<button
 						type="button"
-						className="min-h-8 cursor-pointer px-1 text-sm underline"
+						className="min-h-11 cursor-pointer px-1 text-sm underline"
 						onClick={edit}
 						aria-label={t("brief-change", { label })}
 					>
@@ -111,7 +112,7 @@ function TargetRow({ session, slot, target, act, busy }: Props & { slot: Slot; t
 					<>
 						<strong className="text-base-content">{t("brief-overruled")}</strong>{" "}
 						{t("brief-proposed", {
-							quantity: wish(target.quantity, target.proposed_low, target.proposed_high),
+							quantity: wish(target.quantity, target.proposed_low, target.proposed_high, true),
 						})}{" "}
 					</>
 				) : null}
@@ -147,7 +148,7 @@ function TargetRow({ session, slot, target, act, busy }: Props & { slot: Slot; t
 					}}
 				>
 					<input
-						className="input h-9 w-20 px-2"
+						className="input h-11 w-20 px-2"
 						aria-label={t("brief-from", { label })}
 						value={low}
 						onChange={(e) => setLow(e.target.value)}
@@ -155,18 +156,18 @@ function TargetRow({ session, slot, target, act, busy }: Props & { slot: Slot; t
 					/>
 					<span className="quiet text-sm">{t("label-to")}</span>
 					<input
-						className="input h-9 w-20 px-2"
+						className="input h-11 w-20 px-2"
 						aria-label={t("brief-to-2", { label })}
 						value={high}
 						onChange={(e) => setHigh(e.target.value)}
 						inputMode="decimal"
 					/>
-					<button type="submit" className="btn btn-sm btn-primary h-9" disabled={busy}>
+					<button type="submit" className="btn btn-sm btn-primary h-11" disabled={busy}>
 						{t("label-set")}
 					</button>
 					<button
 						type="button"
-						className="btn btn-sm btn-ghost h-9"
+						className="btn btn-sm btn-ghost h-11"
 						onClick={() => (target.overruled ? put("", "") : setEditing(false))}
 					>
 						{target.overruled ? t("brief-as-proposed") : t("brief-cancel")}

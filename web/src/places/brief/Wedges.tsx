@@ -29,7 +29,7 @@ const DELIVERIES: Record<string, string> = VOCABULARY.deliveries;
 export function EndPick({ form }: { form: UseFormReturn<Fields> }) {
 	const end = useWatch({ control: form.control, name: "end" });
 	return (
-		<section aria-label={t("brief-which-end")} className="flex flex-wrap items-center gap-1.5">
+		<section aria-label={t("brief-which-end")} className="flex flex-wrap items-center gap-2">
 			<h2 className="mr-2 text-lg">{t("brief-which-end-2")}</h2>
 			{(Object.keys(ENDS) as BagEnd[]).map((each) => (
 				<button
@@ -58,7 +58,7 @@ export function Wedges({ form, session, act }: Props) {
 	return (
 		<section aria-label={t("label-wedges")} className="max-w-4xl">
 			<h2 className="mb-2 text-lg">{t("brief-the-wedges")}</h2>
-			<div className="mb-2 flex flex-wrap items-center gap-1.5">
+			<div className="mb-2 flex flex-wrap items-center gap-2">
 				<span className="quiet mr-1 text-sm">{t("brief-wanted")}</span>
 				{Object.entries(WISHES).map(([wish, words]) => (
 					<button
@@ -159,7 +159,7 @@ function Wedge({ build, act }: { build: Build; act: PlaceProps["act"] }) {
 	};
 	return (
 		<li className="py-2">
-			<div className="flex flex-wrap items-end gap-x-2 gap-y-1.5">
+			<div className="flex flex-wrap items-end gap-x-2 gap-y-2">
 				<span className="min-w-16 pb-1.5 text-lg font-semibold break-words">{build.name}</span>
 				<Cell
 					label={t("label-loft")}

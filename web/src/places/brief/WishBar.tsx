@@ -83,14 +83,14 @@ export function WishBar({ session, act, busy }: Pick<PlaceProps, "session" | "ac
 	return (
 		<section aria-label={t("brief-what-wanted")}>
 			<h2 className="mb-2 text-lg">{t("brief-what-wanted-2")}</h2>
-			<div className="flex flex-wrap items-center gap-1.5">
+			<div className="flex flex-wrap items-center gap-2">
 				{(Object.keys(KINDS) as Kind[]).map((each) => (
 					<button
 						key={each}
 						type="button"
 						aria-pressed={kind === each}
 						disabled={busy}
-						className={`btn btn-sm h-10 ${kind === each ? "btn-primary" : "border-base-300 bg-base-100"}`}
+						className={`btn btn-sm h-11 ${kind === each ? "btn-primary" : "border-base-300 bg-base-100"}`}
 						onClick={() => pick(each)}
 					>
 						{KINDS[each]}
@@ -101,7 +101,7 @@ export function WishBar({ session, act, busy }: Pick<PlaceProps, "session" | "ac
 				<div className="mt-2 flex flex-wrap items-center gap-2">
 					<span className="quiet text-sm">{kind === "far" ? t("brief-beside") : t("label-of")}</span>
 					<select
-						className="select h-10 w-32"
+						className="select h-11 w-32"
 						aria-label={t("brief-club-held-against")}
 						value={old ?? ""}
 						disabled={busy}
@@ -118,7 +118,7 @@ export function WishBar({ session, act, busy }: Pick<PlaceProps, "session" | "ac
 					</select>
 					{kind === "flight" && (
 						<select
-							className="select h-10 w-44"
+							className="select h-11 w-44"
 							aria-label={t("brief-what-flight")}
 							value={flight ?? "higher"}
 							disabled={busy || old === null}
@@ -132,14 +132,14 @@ export function WishBar({ session, act, busy }: Pick<PlaceProps, "session" | "ac
 						</select>
 					)}
 					{kind === "replace" && (
-						<div className="flex gap-1.5" role="group" aria-label={t("brief-what-new-one-do")}>
+						<div className="flex gap-2" role="group" aria-label={t("brief-what-new-one-do")}>
 							{(Object.keys(WAYS) as ReplaceWay[]).map((way) => (
 								<button
 									key={way}
 									type="button"
 									aria-pressed={ways.includes(way)}
 									disabled={busy || old === null}
-									className={`btn btn-sm h-10 ${ways.includes(way) ? "btn-primary" : "border-base-300 bg-base-100"}`}
+									className={`btn btn-sm h-11 ${ways.includes(way) ? "btn-primary" : "border-base-300 bg-base-100"}`}
 									onClick={() => hold("replace", old, { ways: turned(ways, way) })}
 								>
 									{WAYS[way]}
@@ -190,7 +190,7 @@ function Yardage({
 			}}
 		>
 			<input
-				className="input h-10 w-18 px-2 text-right"
+				className="input h-11 w-18 px-2 text-right"
 				inputMode="decimal"
 				aria-label={t("brief-yardage-or-its-lower-end")}
 				placeholder="210"
@@ -199,7 +199,7 @@ function Yardage({
 			/>
 			<span className="quiet text-sm">{t("label-to")}</span>
 			<input
-				className="input h-10 w-18 px-2 text-right"
+				className="input h-11 w-18 px-2 text-right"
 				inputMode="decimal"
 				aria-label={t("brief-upper-end-band")}
 				placeholder="–"
@@ -207,7 +207,7 @@ function Yardage({
 				onChange={(event) => setHigh(event.target.value)}
 			/>
 			<select
-				className="select h-10 w-28"
+				className="select h-11 w-28"
 				aria-label={t("brief-carry-or-total")}
 				value={total ? "total" : "carry"}
 				onChange={(event) => setTotal(event.target.value === "total")}
@@ -215,11 +215,11 @@ function Yardage({
 				<option value="carry">{t("label-carry-3")}</option>
 				<option value="total">{t("label-total-2")}</option>
 			</select>
-			<button type="submit" className="btn btn-sm h-10" disabled={busy}>
+			<button type="submit" className="btn btn-sm h-11" disabled={busy}>
 				{t("label-ask-for")}
 			</button>
 			{named && (
-				<button type="button" className="btn btn-ghost btn-sm h-10" disabled={busy} onClick={() => ask({})}>
+				<button type="button" className="btn btn-ghost btn-sm h-11" disabled={busy} onClick={() => ask({})}>
 					{t("brief-no-longer")}
 				</button>
 			)}

@@ -57,7 +57,11 @@ test("read in metres, a job that nobody touched goes back as it was said in yard
 	if (!first) throw new Error("no common job");
 	const second = { ...first, name: "Second" };
 	show(Brief, { ...session, brief: { ...session.brief, jobs: [first, second] } });
-	slide("Distance in metres", 150, 1);
+	fireEvent.click(screen.getByRole("button", { name: /^Second/ }));
+	expect(screen.getByRole("button", { name: /^Second/ }).textContent).toContain(
+		"181 m into a medium green, 23 wide",
+	);
+	slide("Distance in metres", 150);
 	await settle();
 	const figures = { distance_m: first.distance_m, width_m: first.width_m, wind_mps: 4.5 };
 	expect(last(sent).jobs).toMatchObject([figures, { ...figures, distance_m: 150 }]);

@@ -5,6 +5,11 @@ import { toFar, toSpeed, typedIn, whole } from "../../ui/units";
 
 export type Kind = "green" | "tee" | "layup";
 export type Firmness = "soft" | "medium" | "firm";
+export const FIRMNESS: Record<Firmness, string> = {
+	soft: t("label-soft"),
+	medium: t("label-medium"),
+	firm: t("label-firm"),
+};
 export type MissSide = "none" | "left" | "right" | "short" | "long";
 export type Liking = "liked" | "neutral" | "disliked" | "vetoed";
 export type BagEnd = Session["brief"]["end"];

@@ -5,9 +5,11 @@ import { keepPreviousData, useInfiniteQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { client, got } from "../../api/client";
 import { ShopFrame } from "../../app/ShopFrame";
+import { Worded } from "../../said/Worded";
 import { t } from "../../said/words";
 import { useWrittenInAddress } from "../../ui/address";
 import { Said, Waiting } from "../../ui/Said";
+import { Term } from "../../ui/Term";
 import { day } from "../desk/Sessions";
 
 export default function Customers() {
@@ -22,7 +24,11 @@ export default function Customers() {
 	});
 	const people = book.data?.pages.flatMap((page) => page.results);
 	return (
-		<ShopFrame at="/customers" title={t("app-customers")}>
+		<ShopFrame
+			at="/customers"
+			title={t("app-customers")}
+			intro={<Worded id="intro-customers" drawn={{ visit: <Term of="visit" /> }} />}
+		>
 			<input
 				type="search"
 				className="input mb-3 h-11 w-full max-w-96"

@@ -52,7 +52,7 @@ export function Desk({ me }: { me: Me }) {
 	const none = lines?.length === 0 && !narrowed;
 	const assists = me.role === "assistant";
 	return (
-		<ShopFrame at="/" title={t("label-desk")} hidden>
+		<ShopFrame at="/" title={t("label-desk")} hidden intro={t("desk-intro")}>
 			<div className="grid gap-8 lg:grid-cols-[1fr_21rem]">
 				<section className="min-w-0">
 					{!none && <Bays me={me} pad={assists} />}

@@ -81,7 +81,7 @@ export default function NewVisit({ me, first }: { me: Me; first: boolean }) {
 				/>
 			)}
 			{!isNew && chosen && (
-				<Link className="inline-block min-h-9 py-1.5 underline" to={`/customers/${chosen.id}`}>
+				<Link className="inline-block min-h-11 py-1.5 underline" to={`/customers/${chosen.id}`}>
 					{t("desk-data-visits", { name: chosen.name })}
 				</Link>
 			)}

@@ -54,7 +54,7 @@ export default function CustomerPage() {
 					</div>
 				</>
 			) : (
-				<p>{t("handover-nothing-agreed-yet-page-made")}</p>
+				<h1 className="text-lg font-normal">{t("handover-nothing-agreed-yet-page-made")}</h1>
 			)}
 		</main>
 	);

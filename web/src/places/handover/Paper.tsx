@@ -91,7 +91,7 @@ export function Editions({ id, earlier }: { id: number; earlier: AgreedEdition[]
 				{earlier.map((each) => (
 					<li key={each.edition}>
 						<Link
-							className="inline-block min-h-9 py-1.5 underline"
+							className="inline-block min-h-11 py-1.5 underline"
 							to={`/sessions/${id}/page?edition=${each.edition}`}
 						>
 							{t("handover-edition", {

@@ -31,7 +31,7 @@ export function PlanChoices({
 	);
 	return (
 		<div>
-			<div className="flex flex-wrap gap-1.5">
+			<div className="flex flex-wrap gap-2">
 				{all.map((plan) => {
 					const on = samePicks(plan, picks);
 					return (
@@ -39,7 +39,7 @@ export function PlanChoices({
 							key={plan.place}
 							type="button"
 							aria-pressed={on}
-							className={`btn btn-sm h-10 ${on ? "btn-primary" : "border-base-300 bg-base-100"}`}
+							className={`btn btn-sm h-11 ${on ? "btn-primary" : "border-base-300 bg-base-100"}`}
 							onClick={() => onPick({ builds: plan.builds, dropped: plan.dropped })}
 						>
 							{plan.name}
@@ -82,7 +82,7 @@ export function BuildPicker({
 	const own = ownOf(session).filter((build) => !build.fixed);
 	return (
 		<>
-			<ul className="space-y-1">
+			<ul className="space-y-2">
 				{tested.map((each) => (
 					<li key={each.build}>
 						<Row
@@ -110,7 +110,7 @@ export function BuildPicker({
 				<label className="flex items-center gap-2 text-sm">
 					<span className="quiet">{t("label-leave-out-2")}</span>
 					<select
-						className="select h-10 w-36"
+						className="select h-11 w-36"
 						value=""
 						onChange={(event) =>
 							onPick({ ...picks, dropped: [...picks.dropped, Number(event.target.value)] })
@@ -132,7 +132,7 @@ export function BuildPicker({
 						<button
 							key={build.id}
 							type="button"
-							className="btn btn-sm h-10 border-base-300 bg-base-100"
+							className="btn btn-sm h-11 border-base-300 bg-base-100"
 							aria-label={t("handover-keep-after-all", { name: build.name })}
 							onClick={() => onPick({ ...picks, dropped: picks.dropped.filter((each) => each !== build.id) })}
 						>

@@ -204,7 +204,7 @@ function Around({ at, children }: { at?: number; children: ReactNode }) {
 						<li
 							key={each}
 							aria-current={index === at ? "step" : undefined}
-							className={`flex min-h-9 items-center px-3 text-[15px] ${index === at ? "bg-primary font-semibold text-primary-content" : "quiet border border-base-300"}`}
+							className={`flex min-h-11 items-center px-3 text-[15px] ${index === at ? "bg-primary font-semibold text-primary-content" : "quiet border border-base-300"}`}
 						>
 							{index < at ? "✓ " : ""}
 							{each}

@@ -72,7 +72,7 @@ export default function Pad({ me }: { me: Me }) {
 				<Link
 					to={me.role === "assistant" ? "/" : `/sessions/${id}/bay`}
 					aria-label={t("label-back")}
-					className="py-2"
+					className="grid min-h-11 min-w-11 place-items-center"
 				>
 					<Mark />
 				</Link>
@@ -91,7 +91,7 @@ export default function Pad({ me }: { me: Me }) {
 			</header>
 			<main className="grid grid-cols-[minmax(0,1fr)] gap-4 md:grid-cols-[14rem_1fr] md:gap-6">
 				<section aria-label={t("pad-clubs-hand")}>
-					<ul className="flex gap-1.5 overflow-x-auto pb-1 md:grid md:grid-cols-1">
+					<ul className="flex gap-2 overflow-x-auto pb-1 md:grid md:grid-cols-1">
 						{inOrder.map((each) => (
 							<li key={each.id} className="w-32 shrink-0 md:w-auto">
 								<Hand

@@ -35,7 +35,7 @@ function useFields(form: string, start: Record<string, string>) {
 				{unit ? `, ${unit}` : ""}
 			</span>
 			<input
-				className={`input h-10 px-2 ${more.width ?? "w-full"}`}
+				className={`input h-11 px-2 ${more.width ?? "w-full"}`}
 				inputMode={more.numeric === false ? "text" : "decimal"}
 				value={fields[name] ?? ""}
 				onChange={(event) => setFields((so) => ({ ...so, [name]: event.target.value }))}
@@ -46,7 +46,7 @@ function useFields(form: string, start: Record<string, string>) {
 		<label key={name} className="flex flex-col gap-0.5">
 			<span className="quiet text-sm">{label}</span>
 			<select
-				className="select h-10 w-full"
+				className="select h-11 w-full"
 				value={fields[name]}
 				onChange={(event) => setFields((so) => ({ ...so, [name]: event.target.value }))}
 			>
@@ -262,11 +262,11 @@ function Positions({ table, onChange }: { table: Typed[]; onChange: (table: Type
 	return (
 		<fieldset className="col-span-full">
 			<legend className="quiet text-sm">{t("rack-sleeves-own-table-if-you")}</legend>
-			<ul className="space-y-1">
+			<ul className="space-y-2">
 				{table.map((position, index) => (
 					<li key={position.id} className="flex flex-wrap items-center gap-2">
 						<input
-							className="input h-10 w-20 px-2"
+							className="input h-11 w-20 px-2"
 							aria-label={t("rack-name-position", { index: index + 1 })}
 							value={position.name}
 							onChange={(event) => put(position.id, { name: event.target.value })}
@@ -275,7 +275,7 @@ function Positions({ table, onChange }: { table: Typed[]; onChange: (table: Type
 							<label key={name} className="flex items-center gap-2">
 								<span className="quiet text-sm">{label}</span>
 								<input
-									className="input h-10 w-20 px-2 text-right"
+									className="input h-11 w-20 px-2 text-right"
 									inputMode="decimal"
 									aria-label={t("rack-of-position-2", { label, index: index + 1 })}
 									value={position[name]}
@@ -285,7 +285,7 @@ function Positions({ table, onChange }: { table: Typed[]; onChange: (table: Type
 						))}
 						<button
 							type="button"
-							className="btn btn-ghost btn-sm h-10"
+							className="btn btn-ghost btn-sm h-11"
 							aria-label={t("rack-remove-position", { index: index + 1 })}
 							onClick={() => onChange(table.filter((each) => each.id !== position.id))}
 						>
@@ -294,7 +294,7 @@ function Positions({ table, onChange }: { table: Typed[]; onChange: (table: Type
 					</li>
 				))}
 			</ul>
-			<button type="button" className="btn btn-sm mt-1 h-10" onClick={add}>
+			<button type="button" className="btn btn-sm mt-1 h-11" onClick={add}>
 				{t("rack-add-position")}
 			</button>
 		</fieldset>
@@ -379,7 +379,7 @@ export function ShaftForm({ shaft, onClose }: { shaft: Shaft | null; onClose: ()
 			<fieldset className="col-span-full flex flex-wrap gap-x-4">
 				<legend className="quiet text-sm">{t("rack-goes-into")}</legend>
 				{KINDS.map(([kind, words]) => (
-					<label key={kind} className="flex min-h-10 items-center gap-2">
+					<label key={kind} className="flex min-h-11 items-center gap-2">
 						<input
 							type="checkbox"
 							className="checkbox checkbox-sm"

@@ -7,11 +7,13 @@ import { client, got } from "../../api/client";
 import { VOCABULARY } from "../../api/vocabulary";
 import { termOf } from "../../api/words";
 import { ShopFrame } from "../../app/ShopFrame";
+import { Worded } from "../../said/Worded";
 import { t } from "../../said/words";
 import { usePartInAddress } from "../../ui/address";
 import { KindSelect } from "../../ui/KindSelect";
 import { useMoney } from "../../ui/money";
 import { Said, Waiting } from "../../ui/Said";
+import { Term } from "../../ui/Term";
 import { lengthText, unit } from "../../ui/units";
 import type { Head, Shaft } from "./change";
 import { HeadForm, ShaftForm } from "./Forms";
@@ -35,7 +37,11 @@ export default function Rack() {
 		heads.some((head) => head.head_type === each),
 	);
 	return (
-		<ShopFrame at="/rack" title={t("label-rack")}>
+		<ShopFrame
+			at="/rack"
+			title={t("label-rack")}
+			intro={<Worded id="intro-rack" drawn={{ build: <Term of="build" />, visit: <Term of="visit" /> }} />}
+		>
 			<div className="mb-3 flex flex-wrap items-center gap-2">
 				<div className="join" role="tablist" aria-label={t("rack-what-rack")}>
 					{(["heads", "shafts"] as const).map((each) => (
@@ -145,7 +151,7 @@ function Heads({
 	const money = useMoney();
 	if (heads.length === 0) return <p className="quiet">{t("rack-nothing-here")}</p>;
 	return (
-		<section className="overflow-x-auto bg-base-100" aria-label={t("rack-heads")} tabIndex={0}>
+		<section className="table-scroll bg-base-100" aria-label={t("rack-heads")} tabIndex={0}>
 			<table className="table-plain w-full">
 				<thead>
 					<tr>
@@ -169,7 +175,7 @@ function Heads({
 							<td className="pl-3!">
 								<button
 									type="button"
-									className={`min-h-10 text-left ${mayChange ? "cursor-pointer underline" : ""}`}
+									className={`min-h-11 text-left ${mayChange ? "cursor-pointer underline" : ""}`}
 									disabled={!mayChange}
 									onClick={() => onOpen(head)}
 								>
@@ -211,7 +217,7 @@ function Shafts({
 }) {
 	if (shafts.length === 0) return <p className="quiet">{t("rack-nothing-here")}</p>;
 	return (
-		<section className="overflow-x-auto bg-base-100" aria-label={t("rack-shafts")} tabIndex={0}>
+		<section className="table-scroll bg-base-100" aria-label={t("rack-shafts")} tabIndex={0}>
 			<table className="table-plain w-full">
 				<thead>
 					<tr>
@@ -234,7 +240,7 @@ function Shafts({
 							<td className="pl-3!">
 								<button
 									type="button"
-									className={`min-h-10 text-left ${mayChange ? "cursor-pointer underline" : ""}`}
+									className={`min-h-11 text-left ${mayChange ? "cursor-pointer underline" : ""}`}
 									disabled={!mayChange}
 									onClick={() => onOpen(shaft)}
 								>

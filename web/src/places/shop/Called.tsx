@@ -86,7 +86,7 @@ export function BayName({ bay, put }: { bay: Bay; put: Put }) {
 	return (
 		<span className="flex flex-wrap items-center gap-2">
 			<input
-				className="input h-10 w-40 font-semibold"
+				className="input h-11 w-40 font-semibold"
 				aria-label={t("shop-name-of", { name: bay.name })}
 				maxLength={40}
 				value={name}
@@ -94,7 +94,7 @@ export function BayName({ bay, put }: { bay: Bay; put: Put }) {
 				onBlur={() => name.trim() && name !== bay.name && change({ name })}
 			/>
 			<select
-				className="select h-10 w-48"
+				className="select h-11 w-48"
 				aria-label={t("label-how-shots-come", { name: bay.name })}
 				value={bay.shots_by}
 				onChange={(event) => change({ shots_by: event.target.value as Bay["shots_by"] })}
@@ -105,7 +105,7 @@ export function BayName({ bay, put }: { bay: Bay; put: Put }) {
 					</option>
 				))}
 			</select>
-			<button type="button" className="btn btn-sm h-10" onClick={() => change({ closed: !bay.closed })}>
+			<button type="button" className="btn btn-sm h-11" onClick={() => change({ closed: !bay.closed })}>
 				{bay.closed ? t("shop-open-again") : t("shop-close-it")}
 			</button>
 		</span>

@@ -23,7 +23,7 @@ export function Keys({ bay, name, mayChange }: { bay: number; name: string; mayC
 	const [label, setLabel] = useState("");
 	return (
 		<details className="w-full">
-			<summary className="quiet min-h-9 cursor-pointer py-1.5 text-sm">
+			<summary className="quiet min-h-11 cursor-pointer py-1.5 text-sm">
 				{t("shop-keys-its-monitors", { keys: keys.data?.keys.length ?? "–" })}
 			</summary>
 			<Said error={keys.error ?? change.error} />
@@ -44,7 +44,7 @@ export function Keys({ bay, name, mayChange }: { bay: number; name: string; mayC
 						{mayChange && (
 							<button
 								type="button"
-								className="btn h-10 border-base-300 bg-base-100"
+								className="btn h-11 border-base-300 bg-base-100"
 								onClick={() =>
 									change.mutate(() =>
 										got(client.DELETE("/api/keys/{key_id}", { params: { path: { key_id: key.id } } })),
@@ -73,13 +73,13 @@ export function Keys({ bay, name, mayChange }: { bay: number; name: string; mayC
 					}}
 				>
 					<input
-						className="input h-10 w-52"
+						className="input h-11 w-52"
 						aria-label={t("shop-which-monitor-key-for", { name })}
 						placeholder={t("shop-which-monitor")}
 						value={label}
 						onChange={(event) => setLabel(event.target.value)}
 					/>
-					<button type="submit" className="btn h-10 border-base-300 bg-base-100" disabled={change.isPending}>
+					<button type="submit" className="btn h-11 border-base-300 bg-base-100" disabled={change.isPending}>
 						{t("shop-new-key-for-year")}
 					</button>
 				</form>

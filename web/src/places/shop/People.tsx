@@ -43,7 +43,7 @@ export function People() {
 			<p className="quiet">{t("shop-assistant-hands-clubs-types-shots")}</p>
 			<Said error={change.error} />
 			{change.data?.password && <Once what={t("shop-new-password")} word={change.data.password} />}
-			<ul className="space-y-1.5">
+			<ul className="space-y-2">
 				{people.data.people.map((line) => (
 					<li key={line.id} className="flex flex-wrap items-center gap-x-5 gap-y-2 bg-base-100 p-3">
 						<span className={`w-72 ${line.active ? "" : "quiet"}`}>
@@ -92,7 +92,7 @@ function PersonName({ line, onName }: { line: Line; onName: (name: string) => vo
 	const [name, setName] = useState(line.name);
 	return (
 		<input
-			className="input h-10 w-full font-semibold"
+			className="input h-11 w-full font-semibold"
 			aria-label={t("shop-name-of-2", { username: line.username })}
 			maxLength={100}
 			value={name}

@@ -63,7 +63,7 @@ export default function Shop() {
 	const parts = shop.data?.may_change ? OWNERS : EVERYBODYS;
 	const part = parts.find((each) => each.id === search.get("part"))?.id ?? "bays";
 	return (
-		<ShopFrame at="/shop" title={t("label-shop")}>
+		<ShopFrame at="/shop" title={t("label-shop")} intro={t("intro-shop")}>
 			<Said error={shop.error ?? put.error} />
 			{shop.data ? (
 				<div className="space-y-8">
@@ -170,7 +170,7 @@ function Row({
 					}}
 				>
 					<input
-						className={`input h-10 w-20 px-2 text-right ${disabled ? "border-transparent" : ""}`}
+						className={`input h-11 w-20 px-2 text-right ${disabled ? "border-transparent" : ""}`}
 						inputMode="decimal"
 						aria-label={threshold.label}
 						readOnly={disabled}
@@ -214,7 +214,7 @@ function Bays({
 		<section>
 			<ShopName key={`${shop.name} ${shop.city}`} shop={shop} put={put} />
 			<h2 className="mt-6 mb-2 text-lg">{t("shop-bays-their-monitors")}</h2>
-			<ul className="space-y-1.5">
+			<ul className="space-y-2">
 				{shop.bays.map((bay) => (
 					<li key={bay.id} className="flex flex-wrap items-center gap-x-6 gap-y-2 bg-base-100 p-3">
 						<span className={shop.may_change ? "w-72" : "w-40"}>
@@ -233,7 +233,7 @@ function Bays({
 							{!shop.may_change && <span className="w-72">{bay.models_flight ? IMPACT_ONLY : FOLLOWS}</span>}
 							<select
 								hidden={!shop.may_change}
-								className="select h-10 w-72"
+								className="select h-11 w-72"
 								aria-label={t("shop-what-monitor-measures", { name: bay.name })}
 								value={bay.models_flight ? "impact" : "flight"}
 								onChange={(event) => onSet({ ...asked(bay), models_flight: event.target.value === "impact" })}
@@ -278,7 +278,7 @@ function NoiseOf({
 }) {
 	return (
 		<details className="w-full">
-			<summary className="min-h-9 cursor-pointer underline">{t("shop-what-monitor-reads-wrong")}</summary>
+			<summary className="min-h-11 cursor-pointer underline">{t("shop-what-monitor-reads-wrong")}</summary>
 			<p className="quiet mb-2 max-w-3xl text-sm">{t("shop-give-or-take-two-shots")}</p>
 			<table className="table-plain">
 				<thead>
@@ -338,7 +338,7 @@ function Air({
 	return (
 		<label className="flex items-center gap-1.5">
 			<input
-				className={`input h-10 w-20 px-2 text-right ${disabled ? "border-transparent" : ""}`}
+				className={`input h-11 w-20 px-2 text-right ${disabled ? "border-transparent" : ""}`}
 				inputMode="decimal"
 				aria-label={label}
 				readOnly={disabled}

@@ -95,7 +95,7 @@ function Lines({
 						<>
 							<button
 								type="button"
-								className="min-h-10 cursor-pointer text-sm underline"
+								className="min-h-11 cursor-pointer text-sm underline"
 								onClick={() => onFilter("session", line.session ?? 0)}
 							>
 								{t("shop-this-session")}

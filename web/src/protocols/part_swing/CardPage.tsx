@@ -35,6 +35,7 @@ export default function CardPage() {
 	const card = data.bag.short?.card;
 	return (
 		<main className="min-h-dvh">
+			<h1 className="sr-only">{t("label-distance-card")}</h1>
 			<style>{`@page { size: ${size.width} ${size.height}; margin: 0 }`}</style>
 			<div className="no-print flex flex-wrap items-center gap-2 p-5">
 				<Link className="btn h-11" to={`/sessions/${id}/bag`}>

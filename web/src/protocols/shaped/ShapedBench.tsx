@@ -10,7 +10,7 @@ import type { BenchPanelProps } from "../panels";
 export function ShapedBench({ session, findings: meant }: BenchPanelProps) {
 	const builds = candidatesOf(session).filter((build) => meant.some((each) => each.letter === build.letter));
 	return (
-		<div className="mt-4 overflow-x-auto">
+		<div className="mt-4 table-scroll">
 			<table className="table-plain w-full">
 				<thead>
 					<tr>
@@ -33,9 +33,14 @@ export function ShapedBench({ session, findings: meant }: BenchPanelProps) {
 								{builds.map((build) => {
 									const found = meant.find((each) => each.letter === build.letter && each.intent === intent);
 									return (
-										<td key={build.id} className="text-[14.5px]" title={found?.sentence}>
+										<td key={build.id} className="text-[14.5px]">
 											{found ? (
-												<Intended meant={found} />
+												<>
+													<Intended meant={found} />
+													<span className="quiet block max-w-72 text-[13px] whitespace-normal">
+														{found.sentence}
+													</span>
+												</>
 											) : (
 												<span className="quiet">{t("shaped-not-asked")}</span>
 											)}

@@ -18,7 +18,7 @@ export function Ways({
 }) {
 	return (
 		<div>
-			<div className="flex gap-1.5" role="group" aria-label={label}>
+			<div className="flex gap-2" role="group" aria-label={label}>
 				{ways.map(([on, name, choose]) => (
 					<button
 						key={name}
@@ -82,7 +82,7 @@ export function Soles({ choices, chosen, control, repeat, onTurn, onControl, onR
 							<td>
 								<button
 									type="button"
-									className={`btn h-10 min-w-20 ${is && control === key ? on : off}`}
+									className={`btn h-11 min-w-20 ${is && control === key ? on : off}`}
 									aria-pressed={is && control === key}
 									aria-label={t("sole-is-the-control", { name: club.name })}
 									disabled={!is}
@@ -94,7 +94,7 @@ export function Soles({ choices, chosen, control, repeat, onTurn, onControl, onR
 							<td>
 								<button
 									type="button"
-									className={`btn h-10 min-w-20 ${is && repeat === key ? on : off}`}
+									className={`btn h-11 min-w-20 ${is && repeat === key ? on : off}`}
 									aria-pressed={is && repeat === key}
 									aria-label={t("sole-under-two-codes-2", { name: club.name })}
 									disabled={!is}

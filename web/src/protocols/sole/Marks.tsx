@@ -53,7 +53,7 @@ export function Choice<T extends string | number>({
 	onChoose: (value: T) => void;
 }) {
 	return (
-		<div role="group" aria-label={label} className="flex flex-wrap gap-1.5">
+		<div role="group" aria-label={label} className="flex flex-wrap gap-2">
 			{all.map((each) => (
 				<button
 					key={each.value}

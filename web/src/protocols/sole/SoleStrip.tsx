@@ -233,7 +233,7 @@ function Handed({
 				</div>
 			</div>
 			<details>
-				<summary className="quiet min-h-9 cursor-pointer text-sm">
+				<summary className="quiet min-h-11 cursor-pointer text-sm">
 					{t("sole-also-noticed-before-two-touches")}
 				</summary>
 				<div className="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1">

@@ -303,7 +303,7 @@ function Paced({
 	const field = "input h-11 w-16 px-2 text-right";
 	return (
 		<form
-			className="flex flex-wrap items-center gap-1.5"
+			className="flex flex-wrap items-center gap-2"
 			onSubmit={(event) => {
 				event.preventDefault();
 				try {

@@ -149,7 +149,22 @@ bag-answer-1-question-first = Answer { $open ->
     [one] 1 question
    *[other] { $open } questions
 } first
-bag-take-shots = Take in { $shots } shots
+bag-file-holds =
+    { $shots ->
+        [one] { $shots } shot
+       *[other] { $shots } shots
+    } with { $clubs ->
+        [one] { $clubs } club
+       *[other] { $clubs } clubs
+    }; { $read ->
+        [one] { $read } column
+       *[other] { $read } columns
+    } read, { $out } left out.
+bag-take-shots =
+    { $shots ->
+        [one] Take in { $shots } shot
+       *[other] Take in { $shots } shots
+    }
 bag-line = Line { $line }{ $which }: { $sentence }
 bag-another-club-stand = Another club on the stand
 bag-loft-borrowed-club = loft of the borrowed club

@@ -207,3 +207,5 @@ bay-calm = calm
 bay-hit-next-from = Next:
 bay-where-struck = Where it was struck
 bay-more = More
+bay-beside-the-shots = The session and its screens
+bay-shot-heard = { $name }, shot { $number }: { $carry } { $unit }

@@ -29,6 +29,20 @@ brief-keep-mine = Keep mine
 brief-take-theirs = Take theirs
 brief-what-must-club-do = What must the club do?
 brief-add-shots-player-meets-then = Add the shots this player meets, then slide distance, carry and size until they are true.
+brief-job-green = { $distance } { $unit } into a { SMALL($firmness) } green, { $width } wide, { $depth } deep
+brief-job-tee = { $distance } { $unit } off the tee, { $width } wide, { $depth } to spare
+brief-job-layup = { $distance } { $unit } to lay up, { $width } wide, { $depth } deep
+brief-job-carry = { $over } to carry
+brief-job-from = from { $lie }
+brief-job-wind = { SMALL($from) } { $speed } { $unit }
+brief-job-wind-of = the wind of { $name }
+brief-job-at = at { $name }
+brief-job-uses =
+    { $once ->
+        [once] once a round
+       *[often] { $uses } times a round
+    }
+brief-remove-job = Remove { $name }
 brief-name-job = Name of the job
 brief-kind-shot = Kind of shot
 brief-into-green = Into a green
@@ -90,6 +104,16 @@ brief-speed-greens-meter = Speed of the greens on the meter
 brief-wind = wind
 brief-usual-wind-there = Usual wind there in { $unit }
 brief-share-rounds = Share of the rounds
+brief-course-stands = { $name } { $share } of 100 rounds
+brief-ground-stands = { SMALL($firmness) } ground
+brief-stroke-stands =
+    { $whose ->
+        [own] { $price } a round, this customer’s own
+       *[shop] { $price } a round, as the shop has it
+    }
+brief-likes-and-dislikes = Likes and dislikes
+brief-clubs-that-stay = Clubs that stay
+brief-none-fixed = none fixed
 brief-100-rounds = of 100 rounds
 brief-lies-played-from = Lies it is played from
 brief-likes-2 = likes
@@ -104,7 +128,7 @@ brief-once-bag-known-its-clubs = Once the bag is known, its clubs can be fixed h
 brief-targets = Targets
 brief-targets-follow-from-hole-jobs = Targets follow from the hole and the jobs.
 brief-slot-targets = Slot { $index }: targets
-brief-targets-for-slot = Targets for this slot
+brief-targets-for-slot = Targets for this { $slot }
 brief-change = Change { $label }
 brief-overruled = Overruled.
 brief-proposed = Proposed: { $quantity }.

@@ -49,3 +49,4 @@ desk-done-with = Done
 desk-all-sessions = All
 desk-none-found = No session is like that. Take something of it away.
 desk-check-of = Look again: { $customer }
+desk-intro = What now? The bays stand at the top, each with who is in it and what is next there. A new customer begins a visit; an earlier one is found by any part of a name. What was delivered and is due for a check stands here too.

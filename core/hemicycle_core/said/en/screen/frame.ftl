@@ -110,3 +110,5 @@ app-the-soles = the soles
 app-customers = Customers
 app-places-of-shop = Places of the shop
 app-skip = Skip to the content
+app-understood = Understood
+app-what-place-for = What this place is for

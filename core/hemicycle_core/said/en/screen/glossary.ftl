@@ -1,0 +1,25 @@
+intro-customers = Everybody who was here, found by parts of a name. A customer’s page has each { $visit }, what was agreed and what is due. Two entries that are one person are made one there.
+intro-rack = Every head and shaft that can be handed to a player, with what it has and what it costs. A head with a shaft, a length and a setting makes a { $build }. The short list of a { $visit } proposes from what stands here.
+intro-shop = What the shop is called, its bays, how their shots come in, its people. Everything has a usual value to begin with. What was agreed before a change stays as it was agreed.
+intro-brief = What should the club do? Say which end of the bag and what is wanted, then add the shots this player meets. The { $window } for each { $slot } writes itself beside, and any figure of it can be yours.
+intro-bag = Where is the { $gap }? Bring in what the player’s clubs carry: by file, by hitting, or typed. Then pick candidates from the rack: they go onto the { $stand }.
+intro-bay = Is this club doing it? Take a { $build } in hand by its letter and hit: the last shot stands large, with its place in its { $window }. Set aside what was no fair swing; nothing is lost.
+intro-bench = Are we sure? The decision stands at the top, with what it saves a round and how many more shots until it is { $settled }. The questions under it say why, and what speaks against it.
+intro-handover = What did we decide? Choose a { $build }, or keep what is there, and say why. Once it is agreed, this { $visit } does not change any more; the next one starts from it.
+
+glossary-gap = gap
+glossary-gap-says = The distance between two neighbouring clubs that neither covers, by the rule that is set: from where the shorter one stops to where the longer one carries.
+glossary-slot = slot
+glossary-slot-says = The place of one new club in a gap, with the carry it should have there.
+glossary-step = step
+glossary-step-says = From the carry of one club to the carry of the next.
+glossary-window = window
+glossary-window-says = From the least to the most that a club may carry, or land, or spin, to do what is asked of it.
+glossary-build = build
+glossary-build-says = A head with its shaft, length and setting, ready to be hit. Another setting is another build.
+glossary-stand = stand
+glossary-stand-says = The builds that are up to be hit in this visit, each with its letter.
+glossary-visit = visit
+glossary-visit-says = One fitting of one customer, from the brief to the handover.
+glossary-settled = settled
+glossary-settled-says = Another few shots would not change it, or not by enough to be worth hitting.
