@@ -113,7 +113,8 @@ def test_a_digit_or_letter_in_a_list_or_a_slider_stays_there_and_reasons_stay_th
 ) -> None:
     tab.get_by_label("Shape wanted").focus()
     tab.keyboard.press("4")
-    tab.get_by_role("slider", name="Distance in yards").first.focus()
+    tab.get_by_role("button", name=re.compile("^Second into the 14th")).click()
+    tab.get_by_role("slider", name="Distance in yards").focus()
     tab.keyboard.press("5")
     assert tab.url.endswith("/brief")
     tab.goto(f"{application.address}/sessions/1/handover")

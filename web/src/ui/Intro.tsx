@@ -43,12 +43,15 @@ export function Intro({ children }: { children: ReactNode }) {
 	const [met, setMet] = useMet(placeAt(useLocation().pathname));
 	if (met) return null;
 	return (
-		<div className="no-print flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-base-300 bg-base-100 px-4 py-1">
+		<aside
+			aria-label={t("app-what-place-for")}
+			className="no-print flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-base-300 bg-base-100 px-4 py-1"
+		>
 			<p className="min-w-72 flex-1">{children}</p>
 			<button type="button" className="btn btn-sm h-11" onClick={() => setMet(true)}>
 				{t("app-understood")}
 			</button>
-		</div>
+		</aside>
 	);
 }
 

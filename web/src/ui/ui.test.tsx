@@ -7,6 +7,7 @@ import { CommandButton, useCommands } from "../commands/commands";
 import { OwnUnits } from "../places/shop/OwnUnits";
 import { readIn, USUAL } from "../said/units";
 import { clear, draw, serve } from "../tests/stage";
+import { csvOf } from "./SaveTable";
 import {
 	figure,
 	fromFar,
@@ -217,4 +218,11 @@ test("a key may be another, or none, and all of them may be off", async () => {
 	press("j");
 	expect(run).toHaveBeenCalledTimes(1);
 	await waitFor(() => expect(sent.at(-1)?.body).toEqual({ off: true, changed: { aside: "j" } }));
+});
+
+test("a table as a file has what is read, quoted, with the minus that programs read, and is no formula", () => {
+	const table = document.createElement("table");
+	table.innerHTML =
+		"<tr><th>Club</th><th>Carry, yd</th></tr><tr><td>=SUM(A1)</td><td>\u22123,5</td></tr><tr><td>4H “x”</td><td>1 78</td></tr>";
+	expect(csvOf(table)).toBe('Club,"Carry, yd"\n\'=SUM(A1),"-3,5"\n4H “x”,1 78');
 });

@@ -300,8 +300,8 @@ fails-the-job = { $nearly_all ->
     [left] go left
    *[right] go right
 } on “{ $job }”.
-lost-all-the-same = { $headline } too. { $why }
-    .golfer = { $headline }, too. { $why }
+lost-all-the-same = { $headline }, like the one chosen. { $why }
+    .golfer = { $headline }, like the one chosen. { $why }
 lost = { $headline }. { $why }
 overruled = { $what ->
     [builds] { $clubs } { $n ->

@@ -284,8 +284,17 @@ function zoneOf(clubs: BoardClub[], windows: FlightBoardProps["windows"]): Zone 
 	const kept = clubs.flatMap((club) => club.shots.filter((shot) => !shot.aside));
 	const bands = bandsOf(clubs, windows);
 	const ends = [...bands.flatMap((band) => [band.low, band.high]), ...clubs.map((club) => club.total)];
-	const span = spanOf([...kept.map((shot) => shot.carry), ...ends], 10, 4);
-	return { clubs, bands, span, wide: Math.max(12, ...kept.map((shot) => Math.abs(shot.offline))) + 3 };
+	// An ellipse is seen whole.
+	const around = clubs.flatMap(({ ellipse }) => ellipse ?? []);
+	const deep = around.flatMap(({ carry, depth }) => [carry - depth / 2, carry + depth / 2]);
+	const aside = around.map(({ offline, width }) => Math.abs(offline) + width / 2);
+	const span = spanOf([...kept.map((shot) => shot.carry), ...deep, ...ends], 10, 4);
+	return {
+		clubs,
+		bands,
+		span,
+		wide: Math.max(12, ...kept.map((shot) => Math.abs(shot.offline)), ...aside) + 3,
+	};
 }
 
 /** One field, or small frames of one scale where clubs are meant for targets far apart. */

@@ -6,6 +6,7 @@ import { t } from "../../said/words";
 import type { PlaceProps } from "../../session/place";
 import { AsLeft } from "../../ui/AsLeft";
 import { dropDraft, useDrafted } from "../../ui/draft";
+import { useFirst } from "../../ui/first";
 import { Said } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
 import { neededNumber } from "../../ui/typed";
@@ -36,10 +37,27 @@ function wholeBalls(balls: number, name: string): number {
 	return balls;
 }
 
-const rowsOf = (own: Build[]): Row[] => [
-	...own.filter((club) => club.head_type !== "putter").map(({ name }) => ({ name, ...EMPTY })),
-	...Array.from({ length: sparesFor(own) }, () => ({ name: "", ...EMPTY })),
-];
+/** What most bags have, where nothing is known of this one: a row without figures says nothing. */
+const USUAL = ["Dr", "3W", "5W", "4H", "5i", "6i", "7i", "8i", "9i", "PW", "50", "54", "58"];
+const WEDGES = 9; // the first wedge among them
+
+const rowsOf = (own: Build[], short: boolean): Row[] => {
+	const clubs = own.filter((club) => club.head_type !== "putter").map(({ name }) => ({ name, ...EMPTY }));
+	const usual = short ? [...USUAL.slice(WEDGES), ...USUAL.slice(0, WEDGES)] : USUAL;
+	const spares = Array.from({ length: sparesFor(own) }, (_, at) => ({
+		name: (clubs.length === 0 && usual[at]) || "",
+		...EMPTY,
+	}));
+	return [...clubs, ...spares];
+};
+
+/** A carry that is typed without its balls has as many as the row before: they stand there to be changed. */
+function withBalls(rows: Row[], at: number): Row[] {
+	const row = rows[at];
+	if (!row?.carry.trim() || row.balls.trim()) return rows;
+	const balls = rows.slice(0, at).findLast((each) => each.balls.trim())?.balls ?? "";
+	return rows.map((each, index) => (index === at ? { ...each, balls } : each));
+}
 
 export function Averages({
 	session,
@@ -48,11 +66,16 @@ export function Averages({
 	onClose,
 }: Pick<PlaceProps, "session" | "act"> & { own: Build[]; onClose: () => void }) {
 	const form = `averages:${session.id}`;
-	const [rows, setRows] = useDrafted<Row[]>(form, "rows", rowsOf(own));
+	const [rows, setRows] = useDrafted<Row[]>(form, "rows", rowsOf(own, session.bag.end === "short"));
 	const known = rows.length - sparesFor(own);
 	const [wrong, setWrong] = useState<unknown>(null);
 	const set = (at: number, over: Partial<Row>) =>
-		setRows(rows.map((row, index) => (index === at ? { ...row, ...over } : row)));
+		setRows(
+			withBalls(
+				rows.map((row, index) => (index === at ? { ...row, ...over } : row)),
+				over.carry === undefined ? -1 : at,
+			),
+		);
 	const send = () => {
 		try {
 			const clubs = rows
@@ -86,6 +109,7 @@ export function Averages({
 			setWrong(error);
 		}
 	};
+	const first = useFirst<HTMLInputElement>(true, true);
 	return (
 		<Sheet title={t("bag-averages-read-off-screen")} onClose={onClose} wide>
 			<p className="quiet mb-3">{t("bag-so-many-balls-their-average")}</p>
@@ -125,9 +149,10 @@ export function Averages({
 										/>
 									)}
 								</td>
-								{FIELDS.map((each) => (
+								{FIELDS.map((each, place) => (
 									<td key={each.key}>
 										<input
+											ref={at === 0 && place === 0 ? first : undefined}
 											className={`input h-11 px-2 text-right ${each.wide}`}
 											inputMode="decimal"
 											aria-label={t("bag-of-2", {

@@ -65,6 +65,7 @@ export function Bag(props: PlaceProps) {
 	);
 	const [end, setEnd] = useState<End>(session.bag.short ? session.bag.end : "whole");
 	const [shown, setShown] = useState("");
+	const [taken, setTaken] = useState("");
 	const plans = usePlans(session, part === "plans");
 	const agreed = isClosed(session);
 	const known = session.bag.order.length >= 2;
@@ -143,7 +144,16 @@ export function Bag(props: PlaceProps) {
 						busy={busy}
 					/>
 				)}
-				{part === "wedges" && <ShortEnd session={session} act={act} busy={busy} />}
+				{part === "wedges" && (
+					<>
+						<ShortEnd session={session} act={act} busy={busy} />
+						{!agreed && (
+							<button type="button" className="btn mt-3 h-11" onClick={() => openSheet("rack")}>
+								<span className="key">K</span> {t("bag-candidates-from-rack")}
+							</button>
+						)}
+					</>
+				)}
 				{part === "list" && <ShortList session={session} act={act} busy={busy} />}
 				{part === "plans" &&
 					(plans.data ? (
@@ -154,8 +164,16 @@ export function Bag(props: PlaceProps) {
 						<Waiting what={t("bag-the-plans")} />
 					))}
 			</section>
-			<Beside session={session} act={act} busy={busy} chosen={chosen} onChoose={setChosen} {...sheets} />
-			{sheet === "import" && <ImportDialog session={session} onClose={close} />}
+			<Beside
+				session={session}
+				act={act}
+				busy={busy}
+				chosen={chosen}
+				onChoose={setChosen}
+				taken={taken}
+				{...sheets}
+			/>
+			{sheet === "import" && <ImportDialog session={session} onTaken={setTaken} onClose={close} />}
 			{sheet === "averages" && <Averages session={session} own={ownOf(session)} act={act} onClose={close} />}
 			{sheet === "other" && <OtherClubs session={session} act={act} busy={busy} onClose={close} />}
 			{sheet === "rack" && <RackPicker session={session} act={act} busy={busy} onClose={close} />}
@@ -168,10 +186,12 @@ interface BesideProps extends Pick<PlaceProps, "session" | "act" | "busy"> {
 	onChoose: (build: number | null) => void;
 	importing: () => void;
 	summing: () => void;
+	/** What the last file brought in, in words. */
+	taken: string;
 }
 
 /** The ladder, the club that was chosen on it, and what the bag is filled with. */
-function Beside({ session, act, busy, chosen, onChoose, importing, summing }: BesideProps) {
+function Beside({ session, act, busy, chosen, onChoose, importing, summing, taken }: BesideProps) {
 	const [flight, setFlight] = useState(false);
 	const agreed = isClosed(session);
 	const club = chosen === null ? undefined : buildOf(session, chosen);
@@ -212,6 +232,9 @@ function Beside({ session, act, busy, chosen, onChoose, importing, summing }: Be
 			<button type="button" className="no-print btn h-11" onClick={summing} disabled={agreed}>
 				<span className="key">V</span> {t("bag-averages-read-off-screen")}
 			</button>
+			<p role="status" className="empty:hidden">
+				{taken}
+			</p>
 			<Imports session={session} act={act} busy={busy || agreed} />
 		</aside>
 	);

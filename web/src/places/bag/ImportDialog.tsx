@@ -1,11 +1,12 @@
 /** A shots file: choose it, look at how it is read, then take it in. */
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { client, got, type ImportPreview, type Session } from "../../api/client";
+import { client, got, type ImportPreview, type ImportResult, type Session } from "../../api/client";
 import { sessionKey } from "../../api/session";
 import { t } from "../../said/words";
 import { lettersOf } from "../../session/select";
 import { listOf } from "../../session/words";
+import { useFirst } from "../../ui/first";
 import { Said } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
 import { asFar } from "../../ui/units";
@@ -22,7 +23,16 @@ import {
 	unitsFor,
 } from "./importFile";
 
-export function ImportDialog({ session, onClose }: { session: Session; onClose: () => void }) {
+export function ImportDialog({
+	session,
+	onTaken,
+	onClose,
+}: {
+	session: Session;
+	/** What went in, in words: where nothing of the file is left to be read, they are all there is to say. */
+	onTaken: (words: string) => void;
+	onClose: () => void;
+}) {
 	const queries = useQueryClient();
 	const [tooLarge, setTooLarge] = useState(false);
 	const [request, setRequest] = useState<Request | null>(null);
@@ -49,7 +59,11 @@ export function ImportDialog({ session, onClose }: { session: Session; onClose: 
 	});
 	const take = useMutation({
 		mutationFn: (body: Request) => got(client.POST("/api/sessions/{session_id}/import", { ...path, body })),
-		onSuccess: () => queries.invalidateQueries({ queryKey: sessionKey(session.id) }),
+		onSuccess: async (answer) => {
+			await queries.invalidateQueries({ queryKey: sessionKey(session.id) });
+			onTaken(takenWords(answer));
+			if (answer.problems.length === 0) onClose();
+		},
 	});
 	const read = async (file: File | undefined) => {
 		if (!file) return;
@@ -59,16 +73,14 @@ export function ImportDialog({ session, onClose }: { session: Session; onClose: 
 		if (file.size > MOST_BYTES) return;
 		preview.mutate({ ...FRESH, file_name: file.name, ...(await contentsOf(file)) });
 	};
+	const file = useFirst<HTMLInputElement>();
+	const see = useFirst<HTMLButtonElement>(take.isSuccess);
 	if (take.data) {
-		const { shots, clubs, set_aside, computed, here, problems } = take.data;
 		return (
 			<Sheet title={t("bag-taken-in")} onClose={onClose}>
-				<p className="mb-3 text-lg">
-					{t("bag-shots-clubs-set-aside-had", { shots, clubs, setAside: set_aside, computed })}
-					{here > 0 && ` ${t("bag-were-left-out", { here: hereWords(here) })}`}
-				</p>
-				<Problems title={t("bag-not-read")} problems={problems} />
-				<button type="button" className="btn btn-primary mt-4 h-11 w-full" onClick={onClose}>
+				<p className="mb-3 text-lg">{takenWords(take.data)}</p>
+				<Problems title={t("bag-not-read")} problems={take.data.problems} />
+				<button ref={see} type="button" className="btn btn-primary mt-4 h-11 w-full" onClick={onClose}>
 					{t("bag-see-carry-map")}
 				</button>
 			</Sheet>
@@ -77,6 +89,7 @@ export function ImportDialog({ session, onClose }: { session: Session; onClose: 
 	return (
 		<Sheet title={t("bag-import-shots")} onClose={onClose} wide={shown !== null}>
 			<input
+				ref={file}
 				type="file"
 				accept=".csv,.txt,.tsv,.xlsx,text/csv"
 				className="file-input mb-3 h-11 w-full"
@@ -100,6 +113,13 @@ export function ImportDialog({ session, onClose }: { session: Session; onClose: 
 	);
 }
 
+const takenWords = ({ shots, clubs, set_aside, computed, here }: ImportResult) =>
+	[
+		t("bag-shots-clubs-set-aside-had", { shots, clubs, setAside: set_aside, computed }),
+		here > 0 && t("bag-were-left-out", { here: hereWords(here) }),
+	]
+		.filter(Boolean)
+		.join(" ");
 const hereWords = (here: number) => (here === 1 ? t("bag-1-here-already") : t("bag-here-already", { here }));
 
 interface MappingProps {
@@ -336,6 +356,8 @@ function Mapping(props: MappingProps) {
 	const open = shown.questions.length;
 	const rows = { shown, request, onAgain, busy };
 	const read = shown.columns.filter(({ key }) => key).length;
+	const ready = !busy && shown.shots > 0 && open === 0;
+	const go = useFirst<HTMLButtonElement>(ready);
 	return (
 		<div className="grid gap-x-6 gap-y-4 lg:grid-cols-[1fr_20rem]">
 			<div className="sticky top-0 z-10 flex flex-wrap items-center justify-between gap-x-6 gap-y-2 border-b border-base-300 bg-base-100 py-2 lg:col-span-2">
@@ -348,9 +370,10 @@ function Mapping(props: MappingProps) {
 					})}
 				</p>
 				<button
+					ref={go}
 					type="button"
 					className="btn btn-primary h-12 min-w-60"
-					disabled={busy || shown.shots === 0 || open > 0}
+					disabled={!ready}
 					onClick={onTake}
 				>
 					{open > 0

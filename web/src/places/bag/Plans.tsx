@@ -1,6 +1,6 @@
 /** What the bag becomes: today, the one proposed and up to three plans side by side, in strokes, holes and price. */
 
-import { useState } from "react";
+import { useRef, useState } from "react";
 import type { BagPlan, Plans as PlansPicture, Session } from "../../api/client";
 import { type PlanBody, plan as planChange, usePlanChange } from "../../api/session";
 import { t } from "../../said/words";
@@ -10,6 +10,7 @@ import { worthWords } from "../../session/words";
 import { Letter } from "../../ui/Letter";
 import { useMoney } from "../../ui/money";
 import { Said } from "../../ui/Said";
+import { SaveTable } from "../../ui/SaveTable";
 import { asFar, figure, signed, unit, whole } from "../../ui/units";
 
 const MOST = 3;
@@ -50,6 +51,7 @@ export function Plans({ session, plans, shown, onShow }: Props) {
 	const change = usePlanChange(session.id);
 	const [editing, setEditing] = useState<number | null>(null);
 	const columns = columnsOf(plans);
+	const table = useRef<HTMLDivElement>(null);
 	const agreed = isClosed(session);
 	const room = plans.plans.length < MOST && !agreed;
 	const keep = (plan: BagPlan, name: string) =>
@@ -74,7 +76,8 @@ export function Plans({ session, plans, shown, onShow }: Props) {
 					})}
 				</span>
 			</p>
-			<div className="table-scroll">
+			<SaveTable of={table} name={`${session.customer.name} plans`} />
+			<div ref={table} className="table-scroll">
 				<table className="table-plain w-full">
 					<thead>
 						<tr>

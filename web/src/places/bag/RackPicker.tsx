@@ -6,6 +6,7 @@ import { t } from "../../said/words";
 import type { PlaceProps } from "../../session/place";
 import { usePutUp } from "../../session/putUp";
 import { candidatesOf } from "../../session/select";
+import { useFirst } from "../../ui/first";
 import { KindSelect } from "../../ui/KindSelect";
 import { Letter } from "../../ui/Letter";
 import { useMoney } from "../../ui/money";
@@ -46,6 +47,18 @@ export function RackPicker({
 		([one], [other]) =>
 			Number(session.bag.end === "short") * (Number(other === "wedge") - Number(one === "wedge")),
 	);
+	const find = useFirst<HTMLInputElement>(true, true);
+	const { put, question } = usePutUp(session, act);
+	const first = kinds.flatMap(([each]) =>
+		here.filter((head) => head.head_type === each && head.stock !== 0),
+	)[0];
+	/** The first that is found goes up, as its row has it; the next one is searched. */
+	const putFirst = () => {
+		const chosen = first && asShipped(first, rack.data?.shafts ?? []);
+		if (words.length === 0 || !chosen) return;
+		put([chosen]);
+		setSearch("");
+	};
 	return (
 		<Sheet title={t("bag-candidates-from-rack")} onClose={onClose} wide>
 			<Said error={rack.error} />
@@ -54,8 +67,16 @@ export function RackPicker({
 					which: session.customer.hand === "left" ? ` ${t("bag-only-left-handed-heads-shown")}` : "",
 				})}
 			</p>
-			<div className="mb-3 flex flex-wrap gap-2">
+			{question}
+			<form
+				className="mb-3 flex flex-wrap items-center gap-2"
+				onSubmit={(event) => {
+					event.preventDefault();
+					putFirst();
+				}}
+			>
 				<input
+					ref={find}
 					type="search"
 					className="input h-11 w-64"
 					aria-label={t("bag-find-head")}
@@ -64,7 +85,12 @@ export function RackPicker({
 					onChange={(event) => setSearch(event.target.value)}
 				/>
 				<KindSelect kinds={kinds} kind={kind} onKind={setKind} />
-			</div>
+				{words.length > 0 && first && (
+					<span className="quiet text-sm pointer-coarse:hidden">
+						{t("bag-enter-puts-up", { name: `${first.label} ${first.loft_deg}°` })}
+					</span>
+				)}
+			</form>
 			{rack.data ? (
 				<div className="space-y-5">
 					{here.length === 0 && <p className="quiet">{t("bag-no-such-head")}</p>}
@@ -97,6 +123,13 @@ export function RackPicker({
 	);
 }
 
+/** A head with the shaft and the length that its row begins with; nothing where no shaft fits. */
+function asShipped(head: Rack["heads"][number], shafts: Rack["shafts"]) {
+	const fitting = shafts.filter((each) => head.shafts.includes(each.id));
+	const shaft = fitting[Math.min(1, fitting.length - 1)];
+	return shaft && { head: head.id, shaft: shaft.id, set_loft_deg: null, length_m: head.length_m };
+}
+
 /** What of a head can be searched for. */
 const said = (head: Rack["heads"][number]) =>
 	`${head.label} ${head.loft_deg}° ${head.maker} ${head.model} ${head.sole}`.toLowerCase();
@@ -106,7 +139,7 @@ type RowProps = Pick<PlaceProps, "session" | "act" | "busy"> & { head: Rack["hea
 function HeadRow({ head, rack, session, act, busy }: RowProps) {
 	const money = useMoney();
 	const fitting = rack.shafts.filter((each) => head.shafts.includes(each.id));
-	const [shaft, setShaft] = useState(String(fitting[Math.min(1, fitting.length - 1)]?.id ?? ""));
+	const [shaft, setShaft] = useState(String(asShipped(head, rack.shafts)?.shaft ?? ""));
 	const [inches, setInches] = useState(lengthText(head.length_m));
 	const { put, question } = usePutUp(session, act);
 	const [wrong, setWrong] = useState<unknown>(null);
@@ -153,6 +186,11 @@ function HeadRow({ head, rack, session, act, busy }: RowProps) {
 			<button
 				type="button"
 				className="btn btn-sm h-11"
+				aria-label={
+					head.stock === 0
+						? t("bag-none-there")
+						: t("bag-head-on-stand", { label: head.label, maker: head.maker, model: head.model })
+				}
 				disabled={busy || !shaft || head.stock === 0}
 				onClick={() => {
 					try {

@@ -4,6 +4,8 @@ import { useId, useState } from "react";
 import { Link } from "react-router";
 import type { Ranked, Shortlist } from "../../api/client";
 import { useShortlist } from "../../api/session";
+import { useCommands } from "../../commands/commands";
+import { inGroup } from "../../commands/rows";
 import { t } from "../../said/words";
 import { isClosed } from "../../session/closed";
 import type { PlaceProps } from "../../session/place";
@@ -41,7 +43,6 @@ export function ShortList({ session, act, busy }: Pick<PlaceProps, "session" | "
 	const wanted = [...new Map(rows.map((row) => [keyOf(row), row])).values()].filter(
 		(row) => marked.includes(keyOf(row)) && row.shaft !== null,
 	);
-	if (list.isPending) return <Waiting what={t("label-the-rack")} />;
 	const put = () => {
 		putUp(
 			wanted.map((row) => ({
@@ -53,6 +54,20 @@ export function ShortList({ session, act, busy }: Pick<PlaceProps, "session" | "
 		);
 		setChosen([]);
 	};
+	useCommands(
+		"short-list",
+		inGroup(t("bag-short-list"), [
+			[
+				"put-up",
+				t("bag-put-marked-up"),
+				"u",
+				agreed || busy || wanted.length === 0 ? t("bag-none-marked") : undefined,
+				put,
+			],
+		]),
+	);
+	if (list.isPending) return <Waiting what={t("label-the-rack")} />;
+
 	return (
 		<section aria-label={t("bag-short-list-rack")}>
 			<Said error={list.error} />

@@ -63,18 +63,20 @@ export function Stand({
 									{t("bag-by-first-targets", { atFirst: verdict.at_first })}
 								</p>
 							)}
-							<Accept session={session} build={build} act={act} busy={busy} />
-							{!agreed && (
-								<button
-									type="button"
-									className="no-print min-h-11 cursor-pointer text-[14px] underline"
-									disabled={busy}
-									aria-label={t("bag-put-away", { letter: build.letter })}
-									onClick={() => act(() => change.drop(build.id))}
-								>
-									{t("bag-put-away-2")}
-								</button>
-							)}
+							<div className="flex flex-wrap items-center gap-x-3">
+								<Accept session={session} build={build} act={act} busy={busy} />
+								{!agreed && (
+									<button
+										type="button"
+										className="no-print min-h-11 cursor-pointer text-[14px] underline"
+										disabled={busy}
+										aria-label={t("bag-put-away", { letter: build.letter })}
+										onClick={() => act(() => change.drop(build.id))}
+									>
+										{t("bag-put-away-2")}
+									</button>
+								)}
+							</div>
 							{session.bag.moved[build.letter] && (
 								<p className="quiet text-[13.5px] leading-snug">{session.bag.moved[build.letter]}</p>
 							)}

@@ -43,9 +43,22 @@ const taken: ImportResult = {
 	problems: preview.problems,
 };
 
+/** What the place is told. */
+const said: string[] = [];
+
 function open(answers: Record<string, unknown> = { [PREVIEW]: preview, [TAKE]: taken }): Sent[] {
 	const sent = serve(answers);
-	show(() => <ImportDialog session={{ ...session, id: 7 }} onClose={() => undefined} />, session);
+	said.length = 0;
+	show(
+		() => (
+			<ImportDialog
+				session={{ ...session, id: 7 }}
+				onTaken={(words) => said.push(words)}
+				onClose={() => said.push("closed")}
+			/>
+		),
+		session,
+	);
 	return sent;
 }
 const choose = (bytes: Uint8Array<ArrayBuffer> | string, name = "shots.csv") =>
@@ -105,8 +118,17 @@ test("rows that cannot be read are named with the line and the reason, before an
 	choose(TEXT);
 	await screen.findByText("Line 4, Länge: “weit” is not a number.");
 	fireEvent.click(screen.getByRole("button", { name: "Take in 5 shots" }));
-	await screen.findByText(/5 shots of 1 clubs\. 1 set aside\. 2 had blanks filled/);
+	await screen.findByText(/5 shots of 1 club\. 1 set aside\. 2 had blanks filled/);
 	expect(screen.getByText("Line 4, Länge: “weit” is not a number.")).toBeTruthy();
+	expect(said).not.toContain("closed");
+});
+
+test("a file of which nothing is left to be read closes, and the place says what went in", async () => {
+	open({ [PREVIEW]: { ...preview, problems: [] }, [TAKE]: { ...taken, problems: [], here: 2 } });
+	choose(TEXT);
+	fireEvent.click(await screen.findByRole("button", { name: "Take in 5 shots" }));
+	await waitFor(() => expect(said).toContain("closed"));
+	expect(said[0]).toMatch(/^5 shots of 1 club\. .* 2 are here already and were left out\.$/);
 });
 
 test("a file too large is not sent, and another may be chosen", async () => {

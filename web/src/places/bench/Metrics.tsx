@@ -1,5 +1,5 @@
 /** Every club side by side, line by line: against its window, or against one of them. */
-import { useState } from "react";
+import { useRef, useState } from "react";
 import type { Bench, Build, Session } from "../../api/client";
 import { VOCABULARY } from "../../api/vocabulary";
 import { termOf } from "../../api/words";
@@ -11,6 +11,7 @@ import { KNOWN } from "../../session/ladder";
 import { besideOf, candidatesOf, carriesOf } from "../../session/select";
 import { Letter, letterColour } from "../../ui/Letter";
 import { Said } from "../../ui/Said";
+import { SaveTable } from "../../ui/SaveTable";
 import { Sheet } from "../../ui/Sheet";
 import { asFar, figure, inShown, type Metres, reading, shownAs, toFar, unit, wish } from "../../ui/units";
 import { useColumnsChange } from "./columns";
@@ -63,6 +64,7 @@ export function Metrics({ session, bench }: { session: Session; bench: Bench | u
 	const [all, setAll] = useState(false);
 	const [choosing, setChoosing] = useState(false);
 	const [beside, setBeside] = useState<number | null>(null);
+	const table = useRef<HTMLElement>(null);
 	const hit = candidatesOf(session).filter((build) => build.carry_m !== null);
 	if (hit.length === 0) return null;
 	const builds = [...hit, ...besideOf(session).filter((build) => !hit.includes(build))];
@@ -106,11 +108,12 @@ export function Metrics({ session, bench }: { session: Session; bench: Bench | u
 				>
 					{t("bench-lines")}
 				</button>
+				<SaveTable of={table} name={`${session.customer.name} bench`} />
 				{held && (
 					<span className="quiet text-sm">{t("bench-balls-counted-as-monitor-has", { job: held.job })}</span>
 				)}
 			</div>
-			<section className="table-scroll" aria-label={t("bench-clubs-side-by-side")} tabIndex={0}>
+			<section ref={table} className="table-scroll" aria-label={t("bench-clubs-side-by-side")} tabIndex={0}>
 				<table className="table-plain w-full">
 					<thead>
 						<tr>

@@ -115,7 +115,13 @@ export function Brief({ session, act, busy }: PlaceProps) {
 				<WishBar session={session} act={act} busy={busy} />
 				<Courses form={form} />
 				{wedgesFirst && <Wedges form={form} session={session} act={act} />}
-				<Jobs form={form} common={session.brief.common} longest={session.brief.longest} fault={fault} />
+				<Jobs
+					form={form}
+					common={session.brief.common}
+					longest={session.brief.longest}
+					fault={fault}
+					closed={agreed}
+				/>
 				{!wedgesFirst && <Wedges form={form} session={session} act={act} />}
 				<Player form={form} />
 				<Seldom form={form} session={session} act={act} />

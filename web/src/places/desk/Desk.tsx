@@ -1,9 +1,11 @@
 /** The desk: who is in which bay and what is next there, sessions to go on with, checks that fall due, a new visit. */
 import { keepPreviousData, useInfiniteQuery, useQuery } from "@tanstack/react-query";
-import { lazy, Suspense, useState } from "react";
+import { lazy, Suspense, useRef, useState } from "react";
 import { Link } from "react-router";
 import { client, got, type Me, type SessionLine } from "../../api/client";
 import { ShopFrame } from "../../app/ShopFrame";
+import { useCommands } from "../../commands/commands";
+import { inGroup } from "../../commands/rows";
 import { t } from "../../said/words";
 import { Said, Waiting } from "../../ui/Said";
 import { day, PLACES, Sessions } from "./Sessions";
@@ -158,9 +160,17 @@ function Narrow({ me, asked, onAsk }: { me: Me; asked: Asked; onAsk: (asked: Ask
 		open: t("desk-go-on-with"),
 		done: t("desk-done-with"),
 	} as const;
+	const search = useRef<HTMLInputElement>(null);
+	useCommands(
+		"desk-search",
+		inGroup(t("label-desk"), [
+			["find", t("desk-find-session"), "/", undefined, () => search.current?.focus()],
+		]),
+	);
 	return (
 		<div className="mb-2 flex flex-wrap gap-2">
 			<input
+				ref={search}
 				type="search"
 				className="input h-11 w-56 min-w-0"
 				aria-label={t("desk-find-session")}

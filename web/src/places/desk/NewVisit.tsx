@@ -1,8 +1,12 @@
 /** A visit begins: with a customer who is known, or a new one. */
+
 import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useEffect, useRef } from "react";
 import { Controller, useForm, useWatch } from "react-hook-form";
 import { Link, useNavigate } from "react-router";
 import { client, got, type Me, type Person, Problem } from "../../api/client";
+import { useCommands } from "../../commands/commands";
+import { inGroup } from "../../commands/rows";
 import { t } from "../../said/words";
 import { AsLeft } from "../../ui/AsLeft";
 import { dropDraft, useDrafted, useFormDraft } from "../../ui/draft";
@@ -49,6 +53,19 @@ export default function NewVisit({ me, first }: { me: Me; first: boolean }) {
 			await navigate(`/sessions/${session.id}/brief`);
 		},
 	});
+	// Who is new has a name to be typed at once.
+	const began = useRef(false);
+	const begin = () => {
+		began.current = true;
+		setNew(true);
+		if (isNew) form.setFocus("name");
+	};
+	useEffect(() => {
+		if (!isNew || !began.current) return;
+		began.current = false;
+		form.setFocus("name");
+	}, [isNew, form]);
+	useCommands("desk", inGroup(t("label-desk"), [["new", t("desk-new-customer"), "n", undefined, begin]]));
 	return (
 		<form className="space-y-3" onSubmit={form.handleSubmit((fields) => open.mutate(fields))}>
 			<h2 className="text-lg">{t("desk-new-visit")}</h2>
@@ -98,7 +115,7 @@ export default function NewVisit({ me, first }: { me: Me; first: boolean }) {
 				<button type="submit" className="btn btn-primary h-11 flex-1" disabled={open.isPending}>
 					{t("desk-start")}
 				</button>
-				<button type="button" className="btn h-11" onClick={() => setNew(!isNew)}>
+				<button type="button" className="btn h-11" onClick={() => (isNew ? setNew(false) : begin())}>
 					{isNew ? t("desk-known-customer") : t("desk-new-customer")}
 				</button>
 			</div>

@@ -1,10 +1,12 @@
 /** The decision, one club or several, with reasons; the bag before and after; agreed once. */
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { change } from "../../acts";
 import { type Choice, client, got, type Handover as HandoverAnswer, Problem } from "../../api/client";
 import { settled } from "../../api/outbox";
 import { type Picks, useDraft, useHandover } from "../../api/session";
+import { useCommands } from "../../commands/commands";
+import { inGroup, type Row } from "../../commands/rows";
 import { t } from "../../said/words";
 import { Claims } from "../../session/Claims";
 import type { PlaceProps } from "../../session/place";
@@ -15,7 +17,7 @@ import { Caution, Said, Waiting } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
 import { Agreed } from "./Agreed";
 import { type AgreedEdition, BeforeAfter, BuildSheets, longDay } from "./Paper";
-import { BuildPicker, PlanChoices, samePicks } from "./Picks";
+import { BuildPicker, PlanChoices, samePicks, turned } from "./Picks";
 import { askedOf, offerOf, SetOrder } from "./Set";
 
 export function Handover({ session, act }: PlaceProps) {
@@ -126,6 +128,24 @@ function Deciding({
 	// A pair that is one place is two clubs.
 	const most = Math.max(placesOf(session), suggested.builds.length);
 	const open = corrects !== undefined && correction.trim() === "";
+	const notYet = agree.isPending || open || (!asSuggested && !found.isSuccess) || found.isPlaceholderData;
+	const many = most > 1;
+	useCommands(
+		"handover",
+		inGroup(t("app-handover"), [
+			...handover.tested.map(
+				(each): Row => [
+					`pick-${each.letter}`,
+					t("handover-pick", { name: `${each.letter} ${each.name}` }),
+					each.letter.toLowerCase(),
+					undefined,
+					() => setPicked(turned(picks, each.build, many)),
+				],
+			),
+			["keep", t("handover-keep-what-there"), "k", undefined, () => setPicked({ ...picks, builds: [] })],
+			["agree", t("handover-agree"), "y", notYet ? t("handover-agreeing") : undefined, () => setAsking(true)],
+		]),
+	);
 	return (
 		<div className="grid min-h-full lg:grid-cols-[1fr_25rem]">
 			<section className="min-w-0 space-y-5 p-5">
@@ -164,7 +184,7 @@ function Deciding({
 					session={session}
 					tested={handover.tested}
 					picks={picks}
-					many={most > 1}
+					many={many}
 					onPick={setPicked}
 				/>
 				{choice.swap && (
@@ -246,7 +266,7 @@ function Deciding({
 				<button
 					type="button"
 					className="btn btn-primary h-12 w-full text-lg"
-					disabled={agree.isPending || open || (!asSuggested && !found.isSuccess) || found.isPlaceholderData}
+					disabled={notYet}
 					onClick={() => setAsking(true)}
 				>
 					{agree.isPending
@@ -311,6 +331,9 @@ function AgreeSheet({
 	onClose: () => void;
 }) {
 	const money = useMoney();
+	const yes = useRef<HTMLButtonElement>(null);
+	// The sheet is asked for: its answer is one key away.
+	useEffect(() => yes.current?.focus(), []);
 	return (
 		<Sheet title={t("handover-agree-on", { name: choice.name })} onClose={onClose}>
 			<ul className="mb-3 space-y-1 text-[17px]">
@@ -329,6 +352,7 @@ function AgreeSheet({
 			<p className="quiet mb-4">{t("handover-once-agreed-session-does-not")}</p>
 			<div className="flex flex-wrap gap-3">
 				<button
+					ref={yes}
 					type="button"
 					className="btn btn-primary h-12 px-6"
 					onClick={() => {

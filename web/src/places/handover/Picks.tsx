@@ -12,6 +12,13 @@ export const samePicks = (a: Picks, b: Picks) =>
 	same(a.dropped, b.dropped) &&
 	JSON.stringify(a.set ?? null) === JSON.stringify(b.set ?? null);
 
+/** With a build taken in or out; where one club is to be placed, in the place of another. */
+export function turned(picks: Picks, build: number, many: boolean): Picks {
+	const inside = picks.builds.includes(build);
+	const others = many ? picks.builds.filter((each) => each !== build) : [];
+	return { ...picks, builds: inside && many ? others : [...others, build] };
+}
+
 /** The plans kept on the Bag as choices, beside what is suggested. */
 export function PlanChoices({
 	handover,
@@ -74,11 +81,7 @@ export function BuildPicker({
 	onPick: (picks: Picks) => void;
 }) {
 	const money = useMoney();
-	const turn = (build: number) => {
-		const inside = picks.builds.includes(build);
-		const others = many ? picks.builds.filter((each) => each !== build) : [];
-		onPick({ ...picks, builds: inside && many ? others : [...others, build] });
-	};
+	const turn = (build: number) => onPick(turned(picks, build, many));
 	const own = ownOf(session).filter((build) => !build.fixed);
 	return (
 		<>

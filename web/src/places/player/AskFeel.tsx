@@ -41,10 +41,10 @@ export function AskFeel({ build, letter, before = {}, sending, waiting, error, o
 				onSay({ build, veto, word: word.trim(), ...marks });
 			}}
 		>
-			<h1 className="flex flex-wrap items-center gap-4 text-3xl">
+			<h2 className="flex flex-wrap items-center gap-4 text-3xl">
 				<Letter letter={letter} size={56} /> {t("player-how-was-it")}
 				<span className="quiet text-xl font-normal">{t("player-1-poor-5-very-good")}</span>
-			</h1>
+			</h2>
 			{ASKED.map((asked) => (
 				<fieldset key={asked} className="flex flex-wrap items-center gap-x-4 gap-y-1">
 					<legend className="sr-only">{VOCABULARY.felt[asked]}</legend>

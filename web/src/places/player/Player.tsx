@@ -114,11 +114,12 @@ function Opened({ code, onOther }: { code: string; onOther: (code: string) => vo
 	if (!data)
 		return (
 			<Frame lost={lost || error !== null}>
-				<p className="quiet m-auto text-3xl">{t("label-opening")}</p>
+				<h1 className="quiet m-auto text-3xl font-normal">{t("label-opening")}</h1>
 			</Frame>
 		);
 	return (
 		<Frame lost={lost}>
+			<h1 className="sr-only">{t("player-your-shots")}</h1>
 			{data.asks ? (
 				<AskFeel
 					key={data.asks.build}

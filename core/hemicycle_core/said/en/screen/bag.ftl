@@ -99,7 +99,14 @@ bag-iron = iron
 bag-wedge = wedge
 bag-putter = putter
 bag-taken-in = Taken in
-bag-shots-clubs-set-aside-had = { $shots } shots of { $clubs } clubs. { $setAside } set aside. { $computed } had blanks filled by the flight model.
+bag-shots-clubs-set-aside-had =
+    { $shots ->
+        [one] { $shots } shot
+       *[other] { $shots } shots
+    } of { $clubs ->
+        [one] { $clubs } club
+       *[other] { $clubs } clubs
+    }. { $setAside } set aside. { $computed } had blanks filled by the flight model.
 bag-were-left-out = { $here } and were left out.
 bag-not-read = Not read
 bag-see-carry-map = See the carry map
@@ -117,7 +124,11 @@ bag-leave-out = Leave out { $header }
 bag-is-in = { $header } is in { $unitWords }
 bag-whose-shots-go = Whose shots go in?
 bag-no-name = no name
-bag-shots = { $shots } shots
+bag-shots =
+    { $shots ->
+        [one] { $shots } shot
+       *[other] { $shots } shots
+    }
 bag-they-are = They are { $unitWords }
 bag-right-as = Right as it is
 bag-clubs = Clubs
@@ -331,3 +342,7 @@ bag-leaves-bag = Leaves the bag
 bag-usual-set = Start from a usual set of { $n }, then correct it
 bag-find-head = Label, loft, maker or model
 bag-no-such-head = No head of the rack is like that for this player. Take something of it away.
+bag-enter-puts-up = Enter puts { $name } up
+bag-put-marked-up = Put the marked heads on the stand
+bag-none-marked = none is marked
+bag-head-on-stand = On the stand: { $label } { $maker } { $model }

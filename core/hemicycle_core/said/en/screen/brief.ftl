@@ -184,3 +184,4 @@ brief-wide = wide
 brief-deep = deep
 brief-less = { $label }, less
 brief-more = { $label }, more
+brief-add-a-shot = Add a shot the club must do

@@ -112,3 +112,4 @@ app-places-of-shop = Places of the shop
 app-skip = Skip to the content
 app-understood = Understood
 app-what-place-for = What this place is for
+ui-save-table = Save as CSV

@@ -76,3 +76,4 @@ handover-agree-on = Agree on: { $name }?
 handover-agreeing = Agreeing
 handover-yes-agree = Yes, that is it
 handover-not-yet = Not yet
+handover-pick = Recommend { $name }, or not

@@ -16,3 +16,4 @@ player-wanted = wanted
 player-on-average = On average
 player-height = height, { $unit }
 player-landing = landing
+player-your-shots = Your shots
