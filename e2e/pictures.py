@@ -56,7 +56,7 @@ def take(page: Page, application: Application) -> None:
     page.get_by_label("Name").fill("fitter")
     page.get_by_label("Password").fill(application.password)
     page.get_by_role("button", name="Sign in").click()
-    page.get_by_role("heading", name="Sessions").wait_for()
+    page.get_by_role("heading", name="Visits").wait_for()
     shot(page, "desk")
     first_page(page, application)
     session_of(page, "Ines Duarte").click()

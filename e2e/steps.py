@@ -31,7 +31,7 @@ def sign_in(page: Page, application) -> None:
     page.get_by_label("Name").fill("fitter")
     page.get_by_label("Password").fill(application.password)
     page.get_by_role("button", name="Sign in").click()
-    expect(page.get_by_role("heading", name="Sessions")).to_be_visible()
+    expect(page.get_by_role("heading", name="Visits")).to_be_visible()
 
 
 MET = "/ /customers /rack /shop brief bag bay bench handover"
@@ -46,12 +46,12 @@ def be_signed_in(page: Page, application) -> None:
     answer = page.request.post(f"{application.address}/api/sign-in", data=body, headers={"X-CSRFToken": token})
     assert answer.ok, answer.text()
     page.goto(application.address)
-    expect(page.get_by_role("heading", name="Sessions")).to_be_visible()
+    expect(page.get_by_role("heading", name="Visits")).to_be_visible()
 
 
 def session_of(page: Page, name: str | re.Pattern[str]) -> Locator:
     """The line of the desk that opens somebody's session; the bays have them too."""
-    return page.get_by_role("list", name="Sessions").get_by_role("link", name=name).first
+    return page.get_by_role("list", name="Visits").get_by_role("link", name=name).first
 
 
 COLOURS = {"runOnly": {"type": "rule", "values": ["color-contrast"]}}  # all that a theme changes

@@ -14,7 +14,7 @@ PLACES = {"1": "Brief", "2": "Bag", "3": "Bay", "4": "Bench"}
 
 def go(page: Page, key: str) -> None:
     """To a place by its key, as soon as keys are heard."""
-    there = page.get_by_role("navigation", name="Places of the session")
+    there = page.get_by_role("navigation", name="Places of the visit")
     expect(there).to_be_visible()
     place = there.get_by_role("link", name=PLACES[key])
     while place.get_attribute("aria-current") != "page":

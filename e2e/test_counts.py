@@ -172,10 +172,11 @@ def short_end(hand: Hand, application) -> None:
     """The own wedges typed, three from the rack, hit under a monitor that sends."""
     page = hand.page
     hand.act("0", page.get_by_role("link", name="To the desk"))
-    expect(page.get_by_role("heading", name="Sessions")).to_be_visible()
+    expect(page.get_by_role("heading", name="Visits")).to_be_visible()
     begins(hand, "Ulla Brandt")
     hand.go(page.get_by_role("button", name="The wedges"))
     hand.act("2", page.get_by_role("link", name=re.compile(r"^\d Bag$")))
+    expect(page.get_by_role("tab", name=re.compile("Short end"), selected=True)).to_be_visible()
     hand.act("v", page.get_by_role("button", name=re.compile("Averages")).first)
     for row, (club, carry) in enumerate(WEDGES.items()):
         if row == 0:

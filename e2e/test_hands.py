@@ -20,7 +20,8 @@ PLACES = [
 # What is smaller than 44 by 44, but for links in a text, words with a dotted line and sliders, whose steps have buttons.
 SMALL = """() => [...(document.querySelector("dialog[open]") ?? document)
     .querySelectorAll("button, select, input, textarea, summary, a, [role=tab]")]
-  .filter((each) => each.checkVisibility({ visibilityProperty: true, opacityProperty: true }) && !each.closest(".sr-only, .term") && each.type !== "range"
+  .filter((each) => each.checkVisibility({ visibilityProperty: true, opacityProperty: true })
+    && !each.closest(".sr-only, .term") && each.type !== "range"
     && !(each.tagName === "A" && getComputedStyle(each).display === "inline"))
   .map((each) => [each, (["checkbox", "radio"].includes(each.type) ? each.closest("label") ?? each : each)
     .getBoundingClientRect()])

@@ -48,8 +48,7 @@ def first_customer(page: Page) -> None:
     page.keyboard.press("v")
     sheet = page.get_by_role("dialog", name="Averages read off a screen")
     clubs = [("5W", "196"), ("5i", "160"), ("6i", "150")]
-    for at, (name, carry) in enumerate(clubs, 1):
-        sheet.get_by_label(f"Another club, {at}", exact=True).fill(name)
+    for name, carry in clubs:
         sheet.get_by_label(f"Balls of {name}").fill("5")
         sheet.get_by_label(f"Carry of {name}").fill(carry)
         sheet.get_by_label(f"All within of {name}").fill("6")

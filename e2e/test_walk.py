@@ -168,7 +168,7 @@ def test_a_whole_fitting(page: Page, fresh_application) -> None:
     page.goto(address)
     expect(page.get_by_text("She likes to look down at it, and it lands softest.")).to_be_visible()
     page.goto(address.replace("/page", "/bay"))
-    expect(page.get_by_text("This session is agreed.")).to_be_visible()
+    expect(page.get_by_text("This visit is agreed.")).to_be_visible()
 
 
 def test_a_new_customer_gets_a_session_and_the_keys_are_on_the_sheet(page: Page, application) -> None:

@@ -127,7 +127,7 @@ def test_advice_follows_the_build_in_hand_then_the_one_furthest_from_settled():
 
 def test_the_loser_says_why():
     a, b, far = verdict_of("A", [179] * 8), verdict_of("B", [180] * 8), verdict_of("C", [190] * 8)
-    assert str(why_it_lost(a, b)).startswith("Fills the slot too.")
+    assert str(why_it_lost(a, b)).startswith("Fills the slot, like the one chosen.")
     assert "long of" in why_it_lost(far, b)
 
 

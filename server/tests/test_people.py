@@ -115,7 +115,7 @@ def test_the_trail_is_read_by_the_owner_and_filtered_by_person_customer_and_sess
 
     assert told(customer=other.pk) == ["owner added a customer."]
     assert told(person=owner.pk) == ["owner added a customer."]
-    assert told(session=session.pk)[-1] == "fitter opened the session."
+    assert told(session=session.pk)[-1] == "fitter opened the visit."
     assert boss.get("/api/trail", {"person": "x"}).json()["field"] == "person"
     assert "Bo Hill" not in json.dumps(every)
 

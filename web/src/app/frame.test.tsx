@@ -50,7 +50,7 @@ function start(
 }
 const press = (key: string, code = `Digit${key}`) => fireEvent.keyDown(document.body, { key, code });
 const here = () =>
-	screen.getByRole("navigation", { name: "Places of the session" }).querySelector('[aria-current="page"]')
+	screen.getByRole("navigation", { name: "Places of the visit" }).querySelector('[aria-current="page"]')
 		?.textContent;
 
 test("who is not signed in is asked, and goes on where the address led", async () => {
@@ -72,7 +72,7 @@ test("a page in other units than its reader’s shows nothing of them and begins
 	start("/", { "GET /api/me": { ...me, currency: "EUR" } });
 	await waitFor(() => expect(localStorage.getItem("units")).toContain("EUR"));
 	localStorage.removeItem("units");
-	expect(screen.queryByRole("heading", { name: "Sessions" })).toBeNull();
+	expect(screen.queryByRole("heading", { name: "Visits" })).toBeNull();
 	expect(screen.getByText(/^Reading/)).toBeTruthy();
 });
 
@@ -335,7 +335,7 @@ test("what was done last is taken back and done again by name, in every place", 
 
 test.each(["brief", "bag", "bay", "bench", "handover"])("no key of the %s does two things", async (place) => {
 	start(`/sessions/7/${place}`, { [SESSION]: inHand });
-	await screen.findByRole("navigation", { name: "Places of the session" });
+	await screen.findByRole("navigation", { name: "Places of the visit" });
 	press("?", "Slash");
 	const keys = await screen.findAllByRole("button", { name: /Change$/, hidden: true });
 	const shown = keys.map((each) => each.textContent).filter((key) => key && key !== "none");

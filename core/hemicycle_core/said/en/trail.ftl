@@ -1,6 +1,6 @@
 ## What was done, by whom: the trail of acts
 
-trail-session-open = opened the session
+trail-session-open = opened the visit
 trail-session-ask = changed what the player is asked to hit
 trail-brief-write = wrote in the brief
 trail-gap-choose = chose the gap in work

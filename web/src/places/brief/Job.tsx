@@ -218,7 +218,7 @@ export function JobRow({ form, index, longest, open, onTurn, onRemove, wrong }: 
 							/>
 							<Slide
 								label={t("brief-times-round")}
-								words={t("brief-times-round-2")}
+								words={t("brief-times-round-2", { uses: job.uses })}
 								value={`${job.uses}`}
 								min={0.1}
 								max={6}

@@ -62,9 +62,9 @@ test("what is in the middle comes first and leads to the bay; earlier ones come 
 		);
 	const first = ["/sessions/3/bay", "/sessions/2/brief", "/sessions/1/handover"];
 	expect(await links()).toEqual(first);
-	fireEvent.click(screen.getByRole("button", { name: "Earlier sessions" }));
+	fireEvent.click(screen.getByRole("button", { name: "Earlier visits" }));
 	await waitFor(async () => expect(await links()).toEqual([...first, "/sessions/4/handover"]));
-	expect(screen.queryByRole("button", { name: "Earlier sessions" })).toBeNull();
+	expect(screen.queryByRole("button", { name: "Earlier visits" })).toBeNull();
 });
 
 test("checks that fall due lead to what was agreed; when there is none, how far was looked is said", async () => {

@@ -61,7 +61,11 @@ brief-width-in = Width in { $unit }
 brief-depth-in = Depth in { $unit }
 brief-to-spare = to spare
 brief-times-round = Times a round
-brief-times-round-2 = times a round
+brief-times-round-2 =
+    { $uses ->
+        [1] time a round
+       *[other] times a round
+    }
 brief-of-wind = { $unit } of wind
 brief-speed-green-feet-meter = Speed of the green in feet on the meter
 brief-what-stroke-round-worth = What a stroke a round is worth

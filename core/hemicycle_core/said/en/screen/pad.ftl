@@ -1,5 +1,5 @@
 pad-clubs-hand = Clubs to hand
-pad-session-closed-takes-nothing = This session is closed. It takes nothing in.
+pad-session-closed-takes-nothing = This visit is closed. It takes nothing in.
 pad-hand-club-then-type-its = Hand a club, then type its shots.
 pad-shots-club = Shots of this club
 pad-feed = feed
