@@ -11,7 +11,7 @@ sys.path.insert(0, str(Path(__file__).resolve().parents[1]))
 
 from conftest import ROOT, Application, running
 from playwright.sync_api import Page, expect, sync_playwright
-from steps import session_of
+from steps import MET, session_of
 
 OUT = ROOT / "docs" / "screenshots"
 LIGHT, DARK = "chalk", "dusk"

@@ -17,7 +17,8 @@ PLACES = [
     "bench?tab=tests", "bench?tab=what-if", "handover", "page", "card", "soles", "pad",
 ]  # fmt: skip
 
-# What is smaller than 44 by 44, but for links in a text, words with a dotted line and sliders, whose steps have buttons.
+# What is smaller than 44 by 44, but for links in a text, words with a dotted line and sliders (their steps have
+# buttons).
 SMALL = """() => [...(document.querySelector("dialog[open]") ?? document)
     .querySelectorAll("button, select, input, textarea, summary, a, [role=tab]")]
   .filter((each) => each.checkVisibility({ visibilityProperty: true, opacityProperty: true })
