@@ -42,7 +42,7 @@ export function Bay({ session, act, live }: PlaceProps) {
 					{!agreed && <Turn session={session} act={act} turn={bay.inTurn} />}
 				</InHand>
 				{/* From which lie and how long a swing comes with the code. */}
-				<div className="flex flex-wrap items-center justify-between gap-x-6">
+				<div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-1">
 					{!code && <RunBar session={session} agreed={agreed} act={act} onMore={() => open("run")} />}
 					<p className="font-semibold xl:hidden">{session.next}</p>
 				</div>

@@ -49,7 +49,7 @@ export function InHand({
 	return (
 		<div className="flex flex-wrap items-center gap-3">
 			{build && (build.letter ? <Letter letter={build.letter} size={30} /> : null)}
-			<h2 className="min-w-0 flex-1 truncate text-[22px]">
+			<h2 className="min-w-0 flex-1 truncate text-[22px] max-sm:basis-2/3">
 				{build ? build.name : code || t("bay-no-build-hand")}{" "}
 				<span className="quiet text-[16px] font-normal">
 					{build?.detail}
