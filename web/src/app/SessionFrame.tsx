@@ -122,6 +122,11 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 	useTitle(here, session.customer.name);
 	const heading = useArrival<HTMLHeadingElement>(here);
 	const View = PLACES.find((each) => each.id === place)?.view ?? Brief;
+	const held = new Date(session.held_on).toLocaleDateString("en-GB", {
+		day: "numeric",
+		month: "short",
+		year: "numeric",
+	});
 	const where = `${session.bay_name}, ${termOf("surface", session.surface)}${session.indoor ? t("label-indoor") : ""}`;
 	return (
 		<div className="flex h-dvh flex-col">
@@ -137,12 +142,7 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 						</Link>
 					</h1>
 					<p className="quiet truncate text-[13px] leading-tight">
-						{new Date(session.held_on).toLocaleDateString("en-GB", {
-							day: "numeric",
-							month: "short",
-							year: "numeric",
-						})}{" "}
-						· {where}
+						{held} · {where}
 						{session.customer.hand === "left" ? ` ${t("app-left-handed")}` : ""}
 					</p>
 				</div>
@@ -205,6 +205,9 @@ function Frame({ session, place, onHelp }: { session: Session; place: string; on
 				<h2 ref={heading} tabIndex={-1} className="sr-only">
 					{here}
 				</h2>
+				<p className="print-only px-4 pt-2 text-lg font-semibold">
+					{here}, {session.customer.name}, {held}
+				</p>
 				<ErrorBoundary FallbackComponent={Broken} resetKeys={[place, session.revision]}>
 					<View session={seen} act={change.act} busy={change.isPending} live={live} />
 				</ErrorBoundary>

@@ -70,16 +70,7 @@ export function RuleBar({ session, act, busy }: Props) {
 	return (
 		<>
 			<div className="flex flex-wrap items-center gap-2">
-				<h2 className="mr-auto text-lg">
-					{t("bag-carry-map")}
-					<span className="print-only font-normal">
-						{" "}
-						{t("bag-of-3", {
-							name: session.customer.name,
-							value: new Date(session.held_on).toLocaleDateString("en-GB"),
-						})}
-					</span>
-				</h2>
+				<h2 className="mr-auto text-lg">{t("bag-carry-map")}</h2>
 				<div
 					className={`no-print join ${session.bag.end === "short" ? "hidden" : ""}`}
 					role="group"

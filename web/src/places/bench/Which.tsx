@@ -259,11 +259,11 @@ function Jobs({ verdict }: { verdict: Verdict }) {
 								fill={letterColour(verdict.letter)}
 							/>
 						</svg>
-						<span
-							className="num w-9 shrink-0 text-right"
-							title={t("bench-nine-times-ten", { low: percent(job.low), high: percent(job.high) })}
-						>
-							{percent(job.success)}
+						<span className="shrink-0 text-right">
+							<span className="num">{percent(job.success)}</span>{" "}
+							<span className="quiet text-[12.5px]">
+								{t("bench-nine-times-ten", { low: percent(job.low), high: percent(job.high) })}
+							</span>
 						</span>
 						{job.eased_m !== null && (
 							<span className="quiet w-full text-[12.5px] leading-tight">
@@ -296,37 +296,60 @@ function Compared({ bench, session }: { bench: BenchAnswer; session: Session }) 
 	if (bench.comparisons.length === 0 && session.bag.stand.length === 0) return null;
 	return (
 		<section className="bg-base-200 p-3">
-			<h3 className="mb-1.5">{t("bench-one-really-better")}</h3>
-			<div className="join mb-2" role="group" aria-label={t("bench-better-what")}>
-				{there.map((each) => (
-					<button
-						key={each.id}
-						type="button"
-						aria-pressed={each.id === metric}
-						className={`btn join-item btn-sm h-11 px-2.5 ${each.id === metric ? "btn-primary" : "border-base-300 bg-base-100"}`}
-						onClick={() => setMetric(each.id)}
-					>
-						{each.name}
-					</button>
-				))}
-			</div>
-			<ul className="space-y-1 text-[14.5px]">
-				{bench.comparisons
-					.filter((pair) => pair.metric === metric)
-					.map((pair) => (
-						<li key={pair.better + pair.worse}>{pair.sentence}</li>
-					))}
-			</ul>
-			{session.bag.stand.length > 0 && (
-				<>
-					<h3 className="mt-3 mb-1">{t("bench-what-else-differs")}</h3>
-					<ul className="space-y-1 text-[14.5px]">
-						{session.bag.stand.map((line) => (
-							<li key={line}>{line}</li>
+			{there.length > 0 && (
+				<div className="mb-3">
+					<h3 className="mb-1.5">{t("bench-one-really-better")}</h3>
+					<div className="join mb-2" role="group" aria-label={t("bench-better-what")}>
+						{there.map((each) => (
+							<button
+								key={each.id}
+								type="button"
+								aria-pressed={each.id === metric}
+								className={`btn join-item btn-sm h-11 px-2.5 ${each.id === metric ? "btn-primary" : "border-base-300 bg-base-100"}`}
+								onClick={() => setMetric(each.id)}
+							>
+								{each.name}
+							</button>
 						))}
+					</div>
+					<ul className="space-y-1 text-[14.5px]">
+						{bench.comparisons
+							.filter((pair) => pair.metric === metric)
+							.map((pair) => (
+								<li key={pair.better + pair.worse}>{pair.sentence}</li>
+							))}
 					</ul>
-				</>
+				</div>
 			)}
+			<Otherwise lines={session.bag.stand} />
 		</section>
+	);
+}
+
+const FIRST = 4;
+
+/** What builds differ in besides their heads: the first few, and all of them where they are asked for. */
+function Otherwise({ lines }: { lines: readonly string[] }) {
+	if (lines.length === 0) return null;
+	const list = (some: readonly string[]) => (
+		<ul className="space-y-1 text-[14.5px]">
+			{some.map((line) => (
+				<li key={line}>{line}</li>
+			))}
+		</ul>
+	);
+	return (
+		<>
+			<h3 className="mb-1">{t("bench-what-else-differs")}</h3>
+			{list(lines.slice(0, FIRST))}
+			{lines.length > FIRST && (
+				<details>
+					<summary className="flex min-h-11 cursor-pointer items-center underline">
+						{t("bench-more-differences", { more: lines.length - FIRST })}
+					</summary>
+					{list(lines.slice(FIRST))}
+				</details>
+			)}
+		</>
 	);
 }

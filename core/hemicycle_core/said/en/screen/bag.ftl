@@ -13,7 +13,6 @@ bag-widest-hole = the widest hole
 bag-from-top = from the top
 bag-from-bottom = from the bottom
 bag-carry-map = Carry map
-bag-of-3 = of { $name }, { $value }
 bag-rule-holes-drawn-by = Rule the holes are drawn by
 bag-steps-turf = Steps and turf
 bag-clubs-place = Clubs to place

@@ -89,7 +89,7 @@ bench-player-felt = The player felt:
 bench-numbers-may-have-been-seen = (numbers may have been seen)
 bench-what-player-says = What the player says of { $letter }
 bench-jobs-played-out-with = Jobs played out with { $letter }
-bench-nine-times-ten = { $low } to { $high }, nine times in ten
+bench-nine-times-ten = { $low } to { $high }
 bench-with-part-swing-carries = with a part swing that carries { $eased }
 bench-one-job-more-not-its = { $never ->
     [one] One job more
@@ -109,3 +109,4 @@ bench-questions = Questions of the bench
 bench-the-decision = the decision
 bench-the-tests = the tests
 bench-no-test-yet = Nothing was tested yet. Shaped shots, part swings, lies, grooves, soles and the stop test are asked for in the Bay: W.
+bench-more-differences = { $more } more differences
