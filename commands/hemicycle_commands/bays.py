@@ -113,7 +113,7 @@ def browsers(address: str, password: str, sessions: Sequence[int]) -> Iterator[l
             page.get_by_label("Name").fill("fitter")
             page.get_by_label("Password").fill(password)
             page.keyboard.press("Enter")
-            page.get_by_role("heading", name="Sessions").wait_for()
+            page.get_by_role("heading", name="Visits").wait_for()
             page.goto(f"{address}/sessions/{session}/bay")
             page.get_by_test_id("last-carry").wait_for()
             page.evaluate(WATCH)

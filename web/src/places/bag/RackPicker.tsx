@@ -1,5 +1,5 @@
 /** Candidates from the rack: a head with a shaft that fits becomes a build with the next letter. */
-import { useQuery } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { client, got, type Rack } from "../../api/client";
 import { t } from "../../said/words";
@@ -24,24 +24,30 @@ const KINDS: Record<string, string> = {
 	wedge: t("label-wedges"),
 };
 
+const RACK = { queryKey: ["rack"], queryFn: () => got(client.GET("/api/rack")) };
+
 export function RackPicker({
 	session,
 	act,
 	busy,
 	onClose,
 }: Pick<PlaceProps, "session" | "act" | "busy"> & { onClose: () => void }) {
-	const rack = useQuery({ queryKey: ["rack"], queryFn: () => got(client.GET("/api/rack")) });
+	const queries = useQueryClient();
+	const rack = useQuery(RACK);
 	const left = session.customer.hand === "left";
 	const [search, setSearch] = useState("");
 	const [kind, setKind] = useState("");
-	const words = search.toLowerCase().split(/\s+/).filter(Boolean);
-	const here = (rack.data?.heads ?? []).filter(
-		(head) =>
-			!head.retired &&
-			(left ? head.left_handed : head.right_handed) &&
-			(kind === "" || head.head_type === kind) &&
-			words.every((word) => said(head).includes(word)),
-	);
+	const among = (all: Rack | undefined, text: string) => {
+		const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+		return (all?.heads ?? []).filter(
+			(head) =>
+				!head.retired &&
+				(left ? head.left_handed : head.right_handed) &&
+				(kind === "" || head.head_type === kind) &&
+				words.every((word) => said(head).includes(word)),
+		);
+	};
+	const here = among(rack.data, search);
 	// What is worked at comes first.
 	const kinds = Object.entries(KINDS).sort(
 		([one], [other]) =>
@@ -49,15 +55,19 @@ export function RackPicker({
 	);
 	const find = useFirst<HTMLInputElement>(true, true);
 	const { put, question } = usePutUp(session, act);
-	const first = kinds.flatMap(([each]) =>
-		here.filter((head) => head.head_type === each && head.stock !== 0),
-	)[0];
-	/** The first that is found goes up, as its row has it; the next one is searched. */
-	const putFirst = () => {
-		const chosen = first && asShipped(first, rack.data?.shafts ?? []);
-		if (words.length === 0 || !chosen) return;
-		put([chosen]);
+	const firstOf = (heads: Rack["heads"]) =>
+		kinds.flatMap(([each]) => heads.filter((head) => head.head_type === each && head.stock !== 0))[0];
+	const first = search.trim() === "" ? undefined : firstOf(here);
+	/** The first that is found goes up, as its row has it; the next one is searched. Whoever types before the rack is
+	 * here, or is gone again by then, has it all the same. */
+	const putFirst = async () => {
+		if (search.trim() === "") return;
 		setSearch("");
+		const all = await queries.ensureQueryData(RACK);
+		const head = firstOf(among(all, search));
+		const chosen = head && asShipped(head, all.shafts);
+		if (chosen) put([chosen]);
+		else setSearch(search);
 	};
 	return (
 		<Sheet title={t("bag-candidates-from-rack")} onClose={onClose} wide>
@@ -72,12 +82,14 @@ export function RackPicker({
 				className="mb-3 flex flex-wrap items-center gap-2"
 				onSubmit={(event) => {
 					event.preventDefault();
-					putFirst();
+					void putFirst().catch(() => setSearch(search));
 				}}
 			>
 				<input
 					ref={find}
-					type="search"
+					// Not of the kind that Escape only empties: it closes the sheet.
+					type="text"
+					enterKeyHint="search"
 					className="input h-11 w-64"
 					aria-label={t("bag-find-head")}
 					placeholder={t("bag-find-head")}
@@ -85,7 +97,7 @@ export function RackPicker({
 					onChange={(event) => setSearch(event.target.value)}
 				/>
 				<KindSelect kinds={kinds} kind={kind} onKind={setKind} />
-				{words.length > 0 && first && (
+				{first && (
 					<span className="quiet text-sm pointer-coarse:hidden">
 						{t("bag-enter-puts-up", { name: `${first.label} ${first.loft_deg}°` })}
 					</span>
