@@ -12,7 +12,13 @@ from playwright.sync_api import Locator, Page, expect
 
 DEMO = Path(__file__).resolve().parents[1] / "demo" / "monitor-export.csv"
 
-COLOURS_MS = 400  # buttons fade from one theme to the other
+# Buttons fade from one theme to the other: what is looked at has arrived.
+TURNED = """async (theme) => {
+  document.documentElement.dataset.theme = theme;
+  await new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn)));
+  const fading = document.getAnimations().filter((each) => each instanceof CSSTransition);
+  await Promise.allSettled(fading.map((each) => each.finished));
+}"""
 
 
 def servers(application) -> list[int]:
@@ -60,7 +66,6 @@ COLOURS = {"runOnly": {"type": "rule", "values": ["color-contrast"]}}  # all tha
 def accessible(page: Page) -> None:
     """Nothing that axe finds by any of its rules, best practices too, in either theme."""
     for theme, rules in (("dusk", COLOURS), ("chalk", None)):
-        page.evaluate(f"document.documentElement.dataset.theme = '{theme}'")
-        page.wait_for_timeout(COLOURS_MS)
+        page.evaluate(TURNED, theme)
         found = Axe().run(page, options=rules)
         assert found.violations_count == 0, f"{page.url} {theme}: {found.generate_report()}"
