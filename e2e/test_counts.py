@@ -180,6 +180,7 @@ def short_end(hand: Hand, application) -> None:
     hand.act("v", page.get_by_role("button", name=re.compile("Averages")).first)
     for row, (club, carry) in enumerate(WEDGES.items()):
         if row == 0:
+            hand.press("Tab", 14)  # three irons stand before the first wedge
             hand.write(page.get_by_label(f"Balls of {club}"), "5")
         else:
             hand.press("Tab", 4)

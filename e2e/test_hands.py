@@ -13,7 +13,8 @@ SHOP = ["/", "/customers", "/customers/1", "/rack", "/rack?part=shafts", "/shop"
 PLACES = [
     "brief", "bag?part=stand", "bag?part=list", "bag?part=plans", "bag?part=wedges", "bag?sheet=import",
     "bag?sheet=rack", "bag?sheet=other", "bag?sheet=averages", "bay", "bay?sheet=more", "bay?sheet=run",
-    "bay?sheet=trail", "bay?sheet=type", "bay?sheet=player", "bench?tab=which", "bench?tab=flight",
+    "bay?sheet=trail", "bay?sheet=type", "bay?sheet=player", "bay?sheet=felt", "bay?sheet=move", "bay?sheet=wanted",
+    "bay?sheet=setting", "bench?tab=which", "bench?tab=flight",
     "bench?tab=tests", "bench?tab=what-if", "handover", "page", "card", "soles", "pad",
 ]  # fmt: skip
 
@@ -37,6 +38,10 @@ def looked_at(page: Page, address: str) -> list[str]:
     page.evaluate("document.querySelectorAll('details').forEach((each) => { each.open = true; })")
     accessible(page)
     wide = page.evaluate("document.documentElement.scrollWidth - innerWidth")
+    if address.endswith("part=stand"):
+        page.get_by_role("table").get_by_role("button").first.tap()
+        page.wait_for_url("**club=*")
+        accessible(page)
     if address.endswith("/bay"):
         page.keyboard.press("?")
         page.get_by_role("dialog", name="Keys").wait_for()

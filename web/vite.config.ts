@@ -19,21 +19,8 @@ const onDevice = (): Plugin => ({
 	},
 });
 
-/** What the shell is drawn with comes before what it waits for: on a slow line they share one pipe. */
-const shellFirst = (): Plugin => ({
-	name: "shell-first",
-	apply: "build",
-	transformIndexHtml: {
-		order: "post",
-		handler: (html) => {
-			const sheet = /\s*<link rel="stylesheet"[^>]*>/;
-			return html.replace(sheet, "").replace(/(\s*)<script/, `$1${html.match(sheet)?.[0].trim()}$1<script`);
-		},
-	},
-});
-
 export default defineConfig({
-	plugins: [react(), tailwindcss(), onDevice(), shellFirst()],
+	plugins: [react(), tailwindcss(), onDevice()],
 	build: { outDir: "dist", emptyOutDir: true, assetsDir: "static", chunkSizeWarningLimit: 400 },
 	server: { proxy: { "/api": "http://127.0.0.1:8000" }, fs: { allow: [".", "../core/hemicycle_core/said/en"] } },
 	test: { environment: "jsdom", setupFiles: ["src/tests/words.ts"], include: ["src/**/*.test.ts", "src/**/*.test.tsx"], restoreMocks: true, testTimeout: 45_000, pool: "threads", isolate: false },

@@ -165,9 +165,9 @@ ONE_SHAFT = "To tell heads apart, hit them with one shaft."
         (Spec("B", 1.0, 65, "R"), []),
         (
             Spec("B", 1.0 + METRES_PER_INCH, 75, "R"),
-            ["B is 1 in longer than A; B’s shaft is 10 g heavier than A’s.", ONE_SHAFT],
+            [ONE_SHAFT, "B is 1 in longer than A; B’s shaft is 10 g heavier than A’s."],
         ),
-        (Spec("B", None, None, "S"), ["A is R flex, B S.", ONE_SHAFT]),
+        (Spec("B", None, None, "S"), [ONE_SHAFT, "A is R flex, B S."]),
     ],
 )
 def test_builds_differ_in_words(b, said):

@@ -31,7 +31,7 @@ def differences(specs: Sequence[Spec]) -> list[Said]:
         if parts:
             said.append(say("sentence", said=joined(parts, "; ")))
     if any(_weight(a, b) or _flex(a, b) for a, b in combinations(specs, 2)):
-        said.append(say("rack-hit-them-with-one-shaft"))
+        said.insert(0, say("rack-hit-them-with-one-shaft"))
     return said
 
 

@@ -23,8 +23,6 @@ const SignIn = lazy(() => import("./SignIn").then(({ SignIn: view }) => ({ defau
 const SignInOver = lazy(() => import("./SignIn").then(({ SignInOver: view }) => ({ default: view })));
 const sessionFrame = () => import("./SessionFrame");
 const SessionFrame = lazy(() => sessionFrame().then(({ SessionFrame: view }) => ({ default: view })));
-// Whoever opens a session by its address waits for one line after another, not for all in turn.
-if (window.location.pathname.startsWith("/sessions/")) void sessionFrame().catch(() => undefined);
 const Shop = lazy(() => import("../places/shop/Shop"));
 const Rack = lazy(() => import("../places/rack/Rack"));
 const Customers = lazy(() => import("../places/customers/Customers"));

@@ -1,5 +1,5 @@
 /** Heads onto the stand. One that stands there as it is already is asked about, not put up a second time in silence. */
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { change } from "../acts";
 import { Problem, type Session } from "../api/client";
 import { t } from "../said/words";
@@ -9,13 +9,21 @@ type Candidates = Parameters<typeof change.candidates>[1];
 
 export function usePutUp(session: Session, act: PlaceProps["act"]) {
 	const [asked, setAsked] = useState<{ words: string; wanted: Candidates } | null>(null);
+	const here = useRef(false);
+	useEffect(() => {
+		here.current = true;
+		return () => {
+			here.current = false;
+		};
+	}, []);
 	const put = (wanted: Candidates, again = false) => {
 		setAsked(null);
 		act(async () => {
 			try {
 				return await change.candidates(session.id, wanted, again);
 			} catch (error) {
-				if (!(error instanceof Problem && error.type === "stands_already")) throw error;
+				// Who is gone by now is told where changes are.
+				if (!here.current || !(error instanceof Problem && error.type === "stands_already")) throw error;
 				setAsked({ words: error.title, wanted });
 				return session;
 			}

@@ -2,9 +2,9 @@
 import type { RefObject } from "react";
 import { t } from "../said/words";
 
-/** A cell as a file has it: quoted where it must be, and never a formula. */
+/** A cell as a file has it: quoted where it must be, and no formula; by the rule that files of the server are written by. */
 const cell = (text: string): string => {
-	const plain = /^[=@\t]/.test(text) ? `'${text}` : text;
+	const plain = /^[=+\-@]/.test(text) && !/^[+-]?[\d.,]+$/.test(text) ? `'${text}` : text;
 	return /[",\n]/.test(plain) ? `"${plain.replaceAll('"', '""')}"` : plain;
 };
 

@@ -1,7 +1,8 @@
 /** Averages of several clubs at once, as a monitor's screen sums their balls up: 5 balls, 168, within 6. */
 import { useState } from "react";
 import { change } from "../../acts";
-import { type Build, Problem } from "../../api/client";
+import { type Build, Problem, type Session } from "../../api/client";
+import { VOCABULARY } from "../../api/vocabulary";
 import { t } from "../../said/words";
 import type { PlaceProps } from "../../session/place";
 import { AsLeft } from "../../ui/AsLeft";
@@ -11,6 +12,8 @@ import { Said } from "../../ui/Said";
 import { Sheet } from "../../ui/Sheet";
 import { neededNumber } from "../../ui/typed";
 import { fromFar, unit } from "../../ui/units";
+
+type BagEnd = Session["brief"]["end"];
 
 interface Row {
 	name: string;
@@ -37,27 +40,17 @@ function wholeBalls(balls: number, name: string): number {
 	return balls;
 }
 
-/** What most bags have, where nothing is known of this one: a row without figures says nothing. */
-const USUAL = ["Dr", "3W", "5W", "4H", "5i", "6i", "7i", "8i", "9i", "PW", "50", "54", "58"];
-const WEDGES = 9; // the first wedge among them
-
-const rowsOf = (own: Build[], short: boolean): Row[] => {
+/** Where nothing is known of a bag, the usual clubs of the end that is worked at, then the others: a row without figures
+ * says nothing. */
+const rowsOf = (own: Build[], end: BagEnd): Row[] => {
 	const clubs = own.filter((club) => club.head_type !== "putter").map(({ name }) => ({ name, ...EMPTY }));
-	const usual = short ? [...USUAL.slice(WEDGES), ...USUAL.slice(0, WEDGES)] : USUAL;
+	const usual = [...new Set([...VOCABULARY.usualSets[end], ...VOCABULARY.usualSets.whole])];
 	const spares = Array.from({ length: sparesFor(own) }, (_, at) => ({
 		name: (clubs.length === 0 && usual[at]) || "",
 		...EMPTY,
 	}));
 	return [...clubs, ...spares];
 };
-
-/** A carry that is typed without its balls has as many as the row before: they stand there to be changed. */
-function withBalls(rows: Row[], at: number): Row[] {
-	const row = rows[at];
-	if (!row?.carry.trim() || row.balls.trim()) return rows;
-	const balls = rows.slice(0, at).findLast((each) => each.balls.trim())?.balls ?? "";
-	return rows.map((each, index) => (index === at ? { ...each, balls } : each));
-}
 
 export function Averages({
 	session,
@@ -66,16 +59,16 @@ export function Averages({
 	onClose,
 }: Pick<PlaceProps, "session" | "act"> & { own: Build[]; onClose: () => void }) {
 	const form = `averages:${session.id}`;
-	const [rows, setRows] = useDrafted<Row[]>(form, "rows", rowsOf(own, session.bag.end === "short"));
+	const [rows, setRows] = useDrafted<Row[]>(form, "rows", rowsOf(own, session.brief.end));
 	const known = rows.length - sparesFor(own);
 	const [wrong, setWrong] = useState<unknown>(null);
+	/** A carry that is typed without its balls has as many as the row before: they stand there to be changed. */
+	const ballsFor = (row: Row, at: number, over: Partial<Row>): Partial<Row> =>
+		over.carry && !row.balls.trim()
+			? { balls: rows.slice(0, at).findLast((each) => each.balls.trim())?.balls ?? "" }
+			: {};
 	const set = (at: number, over: Partial<Row>) =>
-		setRows(
-			withBalls(
-				rows.map((row, index) => (index === at ? { ...row, ...over } : row)),
-				over.carry === undefined ? -1 : at,
-			),
-		);
+		setRows(rows.map((row, index) => (index === at ? { ...row, ...ballsFor(row, at, over), ...over } : row)));
 	const send = () => {
 		try {
 			const clubs = rows

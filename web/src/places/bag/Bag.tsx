@@ -233,7 +233,7 @@ function Beside({ session, act, busy, chosen, onChoose, importing, summing, take
 				<span className="key">V</span> {t("bag-averages-read-off-screen")}
 			</button>
 			<p role="status" className="empty:hidden">
-				{taken}
+				{session.imports.at(-1)?.undone ? "" : taken}
 			</p>
 			<Imports session={session} act={act} busy={busy || agreed} />
 		</aside>
@@ -271,10 +271,7 @@ function Imports({ session, act, busy }: Pick<PlaceProps, "session" | "act" | "b
 		<ul className="space-y-1 text-sm" aria-label={t("bag-files-taken")}>
 			{session.imports.map((file) => (
 				<li key={file.id} className="flex items-center justify-between gap-2">
-					<span
-						className={`min-w-0 truncate ${file.undone ? "quiet line-through" : ""}`}
-						title={file.file_name}
-					>
+					<span className={`min-w-0 break-words ${file.undone ? "quiet line-through" : ""}`}>
 						{file.file_name}
 					</span>
 					<span className="quiet shrink-0">

@@ -125,8 +125,7 @@ export function ClubCard({
 								<li key={shot.id}>
 									<button
 										type="button"
-										className="w-full cursor-pointer bg-base-200 px-2 py-1 text-left"
-										title={question || shot.aside_reason}
+										className="min-h-11 w-full cursor-pointer bg-base-200 px-2 py-1 text-left"
 										aria-label={t("bag-shot-carry", {
 											number: shot.number,
 											carry,
@@ -136,7 +135,7 @@ export function ClubCard({
 									>
 										<span className={`num ${shot.aside ? "quiet line-through" : ""}`}>{carry}</span>{" "}
 										<span className={`text-[12px] ${question ? "hole-text" : "quiet"}`}>
-											{shot.aside ? t("label-aside") : question ? t("label-odd") : ""}
+											{shot.aside ? shot.aside_reason || t("label-aside") : question}
 										</span>
 									</button>
 								</li>

@@ -61,13 +61,14 @@ export function RackPicker({
 	/** The first that is found goes up, as its row has it; the next one is searched. Whoever types before the rack is
 	 * here, or is gone again by then, has it all the same. */
 	const putFirst = async () => {
-		if (search.trim() === "") return;
+		// What is not found stays to be put right.
+		if (search.trim() === "" || (rack.data && !first)) return;
 		setSearch("");
 		const all = await queries.ensureQueryData(RACK);
 		const head = firstOf(among(all, search));
 		const chosen = head && asShipped(head, all.shafts);
 		if (chosen) put([chosen]);
-		else setSearch(search);
+		else throw new Error(search);
 	};
 	return (
 		<Sheet title={t("bag-candidates-from-rack")} onClose={onClose} wide>
@@ -82,7 +83,7 @@ export function RackPicker({
 				className="mb-3 flex flex-wrap items-center gap-2"
 				onSubmit={(event) => {
 					event.preventDefault();
-					void putFirst().catch(() => setSearch(search));
+					void putFirst().catch(() => setSearch((now) => now || search));
 				}}
 			>
 				<input
@@ -200,7 +201,7 @@ function HeadRow({ head, rack, session, act, busy }: RowProps) {
 				className="btn btn-sm h-11"
 				aria-label={
 					head.stock === 0
-						? t("bag-none-there")
+						? undefined
 						: t("bag-head-on-stand", { label: head.label, maker: head.maker, model: head.model })
 				}
 				disabled={busy || !shaft || head.stock === 0}

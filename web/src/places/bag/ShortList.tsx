@@ -61,7 +61,7 @@ export function ShortList({ session, act, busy }: Pick<PlaceProps, "session" | "
 				"put-up",
 				t("bag-put-marked-up"),
 				"u",
-				agreed || busy || wanted.length === 0 ? t("bag-none-marked") : undefined,
+				agreed ? t("label-agreed") : busy || wanted.length === 0 ? t("bag-none-marked") : undefined,
 				put,
 			],
 		]),

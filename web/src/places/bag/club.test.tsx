@@ -109,7 +109,7 @@ test("of a club that was hit its shots are shown, each set aside or brought back
 	fireEvent.click(screen.getByRole("button", { name: "Shot 8, carry 161: set aside" }));
 	await waitFor(() => expect(changes(sent)[0]?.body).toMatchObject({ aside: true }));
 	expect(screen.getByRole("button", { name: "Shot 9, carry 130: bring back" })).toBeTruthy();
-	expect(screen.getByTitle("Odd.").textContent).toContain("odd?");
+	expect(screen.getByText("Odd.")).toBeTruthy();
 	fireEvent.click(screen.getByRole("checkbox"));
 	await waitFor(() => expect(changes(sent)[1]?.body).toEqual({ fixed: true }));
 });

@@ -123,6 +123,18 @@ test("rows that cannot be read are named with the line and the reason, before an
 	expect(said).not.toContain("closed");
 });
 
+test("what is being typed stays where it is when the file was read anew", async () => {
+	open();
+	choose(TEXT);
+	const take = await screen.findByRole("button", { name: "Take in 5 shots" });
+	expect(document.activeElement).toBe(take);
+	const club = screen.getByLabelText("Fähre goes to");
+	fireEvent.blur(club);
+	club.focus();
+	await waitFor(() => expect((take as HTMLButtonElement).disabled).toBe(false));
+	expect(document.activeElement).toBe(club);
+});
+
 test("a file of which nothing is left to be read closes, and the place says what went in", async () => {
 	open({ [PREVIEW]: { ...preview, problems: [] }, [TAKE]: { ...taken, problems: [], here: 2 } });
 	choose(TEXT);

@@ -98,8 +98,7 @@ export function Announced({ build, shot }: { build: Build | undefined; shot: Sho
 					t("bay-shot-heard", {
 						name: `${build.letter} ${build.name}`.trim(),
 						number,
-						carry: figure(carry),
-						unit: unitName("far"),
+						carry: carry === null ? t("label-not-read") : `${figure(carry)} ${unitName("far")}`,
 					}),
 					isStock(shot) && place(carry, windowFor(build)),
 					shot.strike && termOf("strike", shot.strike),

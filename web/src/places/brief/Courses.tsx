@@ -83,9 +83,11 @@ export function Courses({ form }: FormProps) {
 							aria-label={t("brief-ground-there")}
 							{...form.register(`courses.${index}.firmness`)}
 						>
-							<option value="soft">{t("label-soft")}</option>
-							<option value="medium">{t("label-medium")}</option>
-							<option value="firm">{t("label-firm")}</option>
+							{Object.entries(FIRMNESS).map(([each, words]) => (
+								<option key={each} value={each}>
+									{words}
+								</option>
+							))}
 						</select>
 						<select
 							className="select h-11 w-32"

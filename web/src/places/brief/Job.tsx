@@ -39,7 +39,15 @@ const leftByEnter = (event: KeyboardEvent<HTMLInputElement>) => {
 	event.currentTarget.blur();
 };
 
-type Slid = "distance" | "over" | "width" | "depth" | "uses" | "windSpeed" | "greenFt";
+interface Slid {
+	name: "distance" | "over" | "width" | "depth" | "uses" | "windSpeed" | "greenFt";
+	label: string;
+	words: string;
+	value?: string;
+	min: number;
+	max: number;
+	step?: number;
+}
 
 interface Props {
 	form: UseFormReturn<Fields>;
@@ -57,9 +65,7 @@ export function JobRow({ form, index, longest, open, onTurn, onRemove, wrong }: 
 	const at = `jobs.${index}` as const;
 	const job = useWatch({ control: form.control, name: at });
 	const courses = useWatch({ control: form.control, name: "courses" });
-	const number = { valueAsNumber: true };
 	if (!job) return null;
-	const step = (name: Slid) => (to: number) => form.setValue(`${at}.${name}`, to, { shouldDirty: true });
 	/** Where it is met tells the ground it comes down on. */
 	const met = (course: string) => {
 		const there = groundOf(courses.find((each) => each.name === course));
@@ -83,8 +89,8 @@ export function JobRow({ form, index, longest, open, onTurn, onRemove, wrong }: 
 					onClick={onTurn}
 				>
 					<FoldArrow turned={shown ? "rotate-90" : ""} />
-					<strong>{job.name}</strong>
-					<span className="quiet">{sentenceOf(job, windy?.name)}</span>
+					<strong className="min-w-0 break-words">{job.name}</strong>
+					<span className="quiet">{sentenceOf(job, windy !== undefined)}</span>
 				</button>
 				<button
 					type="button"
@@ -123,9 +129,11 @@ export function JobRow({ form, index, longest, open, onTurn, onRemove, wrong }: 
 							aria-label={t("brief-firmness")}
 							{...form.register(`${at}.firmness`)}
 						>
-							<option value="soft">{t("label-soft")}</option>
-							<option value="medium">{t("label-medium")}</option>
-							<option value="firm">{t("label-firm")}</option>
+							{Object.entries(FIRMNESS).map(([each, words]) => (
+								<option key={each} value={each}>
+									{words}
+								</option>
+							))}
 						</select>
 						<select className="select h-11 w-34" aria-label={t("label-lie")} {...form.register(`${at}.lie`)}>
 							<option value="">{t("label-any-lie")}</option>
@@ -176,82 +184,16 @@ export function JobRow({ form, index, longest, open, onTurn, onRemove, wrong }: 
 					<div className="mt-2 flex flex-wrap items-center gap-x-3 gap-y-1 xl:gap-x-5">
 						<JobDrawing {...job} over={job.over || null} />
 						<div className="grid min-w-80 flex-1 gap-x-3 gap-y-2 sm:grid-cols-2 xl:gap-x-5">
-							<Slide
-								label={t("brief-distance-in", { unit: unitName("far") })}
-								words={t("brief-to-the-middle")}
-								value={`${job.distance}`}
-								min={inYards(60)}
-								max={inYards(290)}
-								now={job.distance}
-								onStep={step("distance")}
-								{...form.register(`${at}.distance`, number)}
-							/>
-							<Slide
-								label={t("brief-must-carry", { unit: unitName("far") })}
-								words={t("brief-must-carry-2")}
-								value={job.over > 0 ? `${job.over}` : "–"}
-								min={0}
-								max={job.distance}
-								now={job.over}
-								onStep={step("over")}
-								{...form.register(`${at}.over`, number)}
-							/>
-							<Slide
-								label={t("brief-width-in", { unit: unitName("far") })}
-								words={t("brief-wide")}
-								value={`${job.width}`}
-								min={inYards(8)}
-								max={inYards(60)}
-								now={job.width}
-								onStep={step("width")}
-								{...form.register(`${at}.width`, number)}
-							/>
-							<Slide
-								label={t("brief-depth-in", { unit: unitName("far") })}
-								words={job.kind === "tee" ? t("brief-to-spare") : t("brief-deep")}
-								value={`${job.depth}`}
-								min={inYards(8)}
-								max={inYards(60)}
-								now={job.depth}
-								onStep={step("depth")}
-								{...form.register(`${at}.depth`, number)}
-							/>
-							<Slide
-								label={t("brief-times-round")}
-								words={t("brief-times-round-2", { uses: job.uses })}
-								value={`${job.uses}`}
-								min={0.1}
-								max={6}
-								step={0.1}
-								now={job.uses}
-								onStep={step("uses")}
-								{...form.register(`${at}.uses`, number)}
-							/>
-							{job.windSpeed > 0 && (
+							{slidesOf(job).map(({ name, value, ...slide }) => (
 								<Slide
-									label={t("label-wind-in", { unit: unit("speed") })}
-									words={t("brief-of-wind", { unit: unit("speed") })}
-									value={`${job.windSpeed}`}
-									min={1}
-									max={Math.floor(toSpeed(20.1))}
-									now={job.windSpeed}
-									onStep={step("windSpeed")}
-									{...form.register(`${at}.windSpeed`, number)}
+									key={name}
+									{...slide}
+									value={value ?? `${job[name]}`}
+									now={job[name]}
+									onStep={(to) => form.setValue(`${at}.${name}`, to, { shouldDirty: true })}
+									{...form.register(`${at}.${name}`, { valueAsNumber: true })}
 								/>
-							)}
-							{job.kind === "green" && (
-								<Slide
-									label={t("brief-speed-green-feet-meter")}
-									words={t("label-green-speed")}
-									value={`${job.greenFt}`}
-									min={6}
-									max={14}
-									step={0.5}
-									now={job.greenFt}
-									onStep={step("greenFt")}
-									{...form.register(`${at}.greenFt`, number)}
-								/>
-							)}
+							))}
 						</div>
 					</div>
 				</div>
@@ -260,8 +202,62 @@ export function JobRow({ form, index, longest, open, onTurn, onRemove, wrong }: 
 	);
 }
 
+/** What of a job is slid, from where to where; value: how it is written where that is not the figure itself. */
+function slidesOf(job: JobFields): Slid[] {
+	const far = unitName("far");
+	const size = { min: inYards(8), max: inYards(60) };
+	const all: (Slid | false)[] = [
+		{
+			name: "distance",
+			label: t("brief-distance-in", { unit: far }),
+			words: t("brief-to-the-middle"),
+			min: inYards(60),
+			max: inYards(290),
+		},
+		{
+			name: "over",
+			label: t("brief-must-carry", { unit: far }),
+			words: t("brief-must-carry-2"),
+			value: job.over > 0 ? `${job.over}` : "–",
+			min: 0,
+			max: job.distance,
+		},
+		{ name: "width", label: t("brief-width-in", { unit: far }), words: t("brief-wide"), ...size },
+		{
+			name: "depth",
+			label: t("brief-depth-in", { unit: far }),
+			words: job.kind === "tee" ? t("brief-to-spare") : t("brief-deep"),
+			...size,
+		},
+		{
+			name: "uses",
+			label: t("brief-times-round"),
+			words: t("brief-times-round-2", { uses: job.uses }),
+			min: 0.1,
+			max: 6,
+			step: 0.1,
+		},
+		job.windSpeed > 0 && {
+			name: "windSpeed",
+			label: t("label-wind-in", { unit: unit("speed") }),
+			words: t("brief-of-wind", { unit: unit("speed") }),
+			min: 1,
+			max: Math.floor(toSpeed(20.1)),
+		},
+		job.kind === "green" && {
+			name: "greenFt",
+			label: t("brief-speed-green-feet-meter"),
+			words: t("label-green-speed"),
+			min: 6,
+			max: 14,
+			step: 0.5,
+		},
+	];
+	return all.filter((each) => each !== false);
+}
+
 /** As it is said across a desk: `195 yd into a medium green, 24 wide, 26 deep, once a round`. */
-function sentenceOf(job: JobFields, windOf: string | undefined): string {
+function sentenceOf(job: JobFields, windy: boolean): string {
 	const { distance, width, depth } = job;
 	const far = unit("far");
 	const firmness = FIRMNESS[job.firmness];
@@ -274,10 +270,10 @@ function sentenceOf(job: JobFields, windOf: string | undefined): string {
 		kinds[job.kind],
 		job.over > 0 && t("brief-job-carry", { over: job.over }),
 		job.lie && t("brief-job-from", { lie: termOf("lie", job.lie) }),
+		job.course && t("brief-job-at", { name: job.course }),
 		job.windSpeed > 0
 			? t("brief-job-wind", { from: WINDS[job.windFrom], speed: job.windSpeed, unit: unit("speed") })
-			: windOf && t("brief-job-wind-of", { name: windOf }),
-		job.course && !windOf && t("brief-job-at", { name: job.course }),
+			: windy && t("brief-job-its-wind"),
 		t("brief-job-uses", {
 			uses: figure(job.uses, 1).replace(/\.0$/, ""),
 			once: job.uses === 1 ? "once" : "often",

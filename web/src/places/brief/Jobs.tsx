@@ -69,7 +69,7 @@ export function Jobs({ form, common, longest, fault, closed }: Props) {
 						form={form}
 						index={index}
 						longest={longest}
-						open={open === index}
+						open={closed || open === index}
 						onTurn={() => setOpen(open === index ? null : index)}
 						onRemove={() => remove(index)}
 						wrong={fault.startsWith(`jobs.${index}.`)}

@@ -143,7 +143,7 @@ function Deciding({
 				],
 			),
 			["keep", t("handover-keep-what-there"), "k", undefined, () => setPicked({ ...picks, builds: [] })],
-			["agree", t("handover-agree"), "y", notYet ? t("handover-agreeing") : undefined, () => setAsking(true)],
+			["agree", t("handover-agree"), "y", notYet ? t("handover-not-yet") : undefined, () => setAsking(true)],
 		]),
 	);
 	return (

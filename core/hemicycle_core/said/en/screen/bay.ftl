@@ -208,4 +208,4 @@ bay-hit-next-from = Next:
 bay-where-struck = Where it was struck
 bay-more = More
 bay-beside-the-shots = The visit and its screens
-bay-shot-heard = { $name }, shot { $number }: { $carry } { $unit }
+bay-shot-heard = { $name }, shot { $number }: { $carry }

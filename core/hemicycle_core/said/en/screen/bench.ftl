@@ -109,4 +109,4 @@ bench-questions = Questions of the bench
 bench-the-decision = the decision
 bench-the-tests = the tests
 bench-no-test-yet = Nothing was tested yet. Shaped shots, part swings, lies, grooves, soles and the stop test are asked for in the Bay: W.
-bench-more-differences = { $more } more differences
+bench-more-differences = { $more } more

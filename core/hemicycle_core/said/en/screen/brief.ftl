@@ -35,7 +35,7 @@ brief-job-layup = { $distance } { $unit } to lay up, { $width } wide, { $depth }
 brief-job-carry = { $over } to carry
 brief-job-from = from { $lie }
 brief-job-wind = { SMALL($from) } { $speed } { $unit }
-brief-job-wind-of = the wind of { $name }
+brief-job-its-wind = in its wind
 brief-job-at = at { $name }
 brief-job-uses =
     { $once ->
