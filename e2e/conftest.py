@@ -19,15 +19,17 @@ from collections.abc import Callable, Iterator
 from contextlib import contextmanager, suppress
 from dataclasses import dataclass, field
 from pathlib import Path
+from typing import Any
 
 import psycopg
 import pytest
-from playwright.sync_api import Page, expect
+from playwright.sync_api import Browser, BrowserContext, Page, expect
+from steps import PATIENCE_S
 
 from launcher.common import server_env
 from launcher.postgres import temporary
 
-expect.set_options(timeout=40_000)  # a slow machine is slow, not wrong
+expect.set_options(timeout=PATIENCE_S * 1000)
 ROOT = Path(__file__).resolve().parents[1]
 
 
@@ -41,6 +43,20 @@ def browser_type_launch_args():
 def browser_context_args():
     # The files of the application come from the server; what a device keeps of them has a test of its own.
     return {"viewport": {"width": 1280, "height": 800}, "locale": "en-GB", "service_workers": "block"}
+
+
+@pytest.fixture(scope="session")
+def browser(browser: Browser) -> Browser:
+    """A browser whose every window waits as long as what is expected of it does."""
+    made = browser.new_context
+
+    def patient(**options: Any) -> BrowserContext:
+        context = made(**options)
+        context.set_default_timeout(PATIENCE_S * 1000)
+        return context
+
+    browser.new_context = patient  # type: ignore[method-assign]
+    return browser
 
 
 def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
@@ -95,7 +111,7 @@ class Application:
 
     def answers(self) -> None:
         """Wait until it does; whatever a test did to its processes, the launcher starts them again."""
-        for _ in range(300):
+        for _ in range(5 * PATIENCE_S):
             with suppress(OSError), urllib.request.urlopen(f"{self.address}/api/me", timeout=5):
                 return
             time.sleep(0.2)
@@ -104,13 +120,18 @@ class Application:
     def stop(self) -> int:
         assert self.process is not None
         self.process.send_signal(signal.SIGTERM)
-        self.process.communicate(timeout=30)
+        self.process.communicate(timeout=PATIENCE_S)
         return self.process.returncode
 
     def launch(self, *words: str) -> subprocess.CompletedProcess[str]:
         """Another command of the launcher beside the running one."""
         return subprocess.run(
-            [str(ROOT / "hemicycle"), *words], env=self.env, capture_output=True, text=True, timeout=240, check=False
+            [str(ROOT / "hemicycle"), *words],
+            env=self.env,
+            capture_output=True,
+            text=True,
+            timeout=4 * PATIENCE_S,
+            check=False,
         )
 
 

@@ -10,6 +10,7 @@ from pathlib import Path
 from axe_playwright_python.sync_playwright import Axe
 from playwright.sync_api import Locator, Page, expect
 
+PATIENCE_S = 150  # a slow machine is slow, not wrong
 DEMO = Path(__file__).resolve().parents[1] / "demo" / "monitor-export.csv"
 
 # Buttons fade from one theme to the other: what is looked at has arrived. In what is folded a fade stands still and
@@ -27,7 +28,7 @@ TURNED = """async (theme) => {
 
 def servers(application) -> list[int]:
     """Its server processes, once both of them serve or are about to."""
-    until = time.monotonic() + 30
+    until = time.monotonic() + PATIENCE_S
     while True:
         found: list[int] = json.loads((application.home / "run.json").read_text())["servers"]
         if len(found) == 2 or time.monotonic() > until:

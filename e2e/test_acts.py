@@ -7,7 +7,6 @@ from playwright.sync_api import Browser, Page, expect
 from steps import be_signed_in, session_of
 from test_any_club import go
 
-FEED = 60_000
 MOST_ACTS = 25
 TOGETHER_MS = 300
 
@@ -53,7 +52,7 @@ def test_a_whole_visit_takes_few_acts_and_each_can_be_taken_back(page: Page, app
     def hit(count: int) -> None:
         played = application.launch("monitor", "--bay", "Bay 1", "--shots", str(count), "--every", "0.1")
         assert played.returncode == 0, played.stderr
-        expect(shots).to_have_count(count, timeout=FEED)
+        expect(shots).to_have_count(count)
 
     def set_aside(strike: str) -> None:
         fitter.press(strike)
@@ -140,9 +139,9 @@ def test_two_screens_of_a_session_show_the_same_at_once_and_keys_without_a_line_
     for key in "tx":
         second.keyboard.press(key)
     expect(theirs.get_by_role("button")).to_have_accessible_name(re.compile("set aside"))
-    expect(second.get_by_text(re.compile("wait for the line"))).to_be_visible(timeout=FEED)
+    expect(second.get_by_text(re.compile("wait for the line"))).to_be_visible()
     expect(mine.get_by_role("button")).not_to_have_accessible_name(re.compile("set aside"))
     other.set_offline(False)
-    expect(mine.get_by_role("button")).to_have_accessible_name(re.compile("set aside"), timeout=FEED)
+    expect(mine.get_by_role("button")).to_have_accessible_name(re.compile("set aside"))
     expect(mine).to_contain_text("toe")
     other.close()

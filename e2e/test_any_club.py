@@ -6,9 +6,6 @@ import re
 from playwright.sync_api import Page, expect
 from steps import accessible, be_signed_in, session_of
 
-FEED = 60_000
-
-
 PLACES = {"1": "Brief", "2": "Bag", "3": "Bay", "4": "Bench"}
 
 
@@ -31,8 +28,8 @@ def hit_six(page: Page, application, kept: int) -> None:
     six_shots(application)
     stand = page.locator("aside").filter(has=page.get_by_role("heading", name="On the stand"))
     held = stand.get_by_role("button", pressed=True)
-    expect(held).to_contain_text(re.compile(rf"{kept} kept|{kept - 1} kept, 1 aside"), timeout=FEED)
-    expect(page.get_by_text("Feed open")).to_be_visible(timeout=FEED)
+    expect(held).to_contain_text(re.compile(rf"{kept} kept|{kept - 1} kept, 1 aside"))
+    expect(page.get_by_text("Feed open")).to_be_visible()
 
 
 def test_a_borrowed_club_a_bent_own_one_and_another_lie(page: Page, application) -> None:
@@ -68,7 +65,7 @@ def test_a_borrowed_club_a_bent_own_one_and_another_lie(page: Page, application)
     page.get_by_role("button", name=re.compile("^Next: ")).click()
     page.get_by_label("What is hit from next").select_option("rough")
     six_shots(application)
-    expect(page.get_by_role("button", name=re.compile("^Shot 12"))).to_be_visible(timeout=FEED)
+    expect(page.get_by_role("button", name=re.compile("^Shot 12"))).to_be_visible()
     go(page, "4")
     page.keyboard.press("f")
     expect(page.get_by_text(re.compile("From rough: "))).to_be_visible()

@@ -33,7 +33,7 @@ def test_a_ball_seen_without_a_line_and_through_reloads_is_on_record_when_it_is_
     try:
         for far in (0.5, 0.55):
             page.reload()
-            expect(page.get_by_role("region", name="Stop test")).to_be_visible(timeout=30_000)
+            expect(page.get_by_role("region", name="Stop test")).to_be_visible()
             wedge.tap()
             box = page.get_by_test_id("green").bounding_box()
             assert box is not None
@@ -45,7 +45,7 @@ def test_a_ball_seen_without_a_line_and_through_reloads_is_on_record_when_it_is_
         expect(page.get_by_text(re.compile("changes? wait"))).to_be_visible()
     finally:
         os.kill(application.process.pid, signal.SIGCONT)
-    expect(page.get_by_text(re.compile(r"^Saved \d"))).to_be_visible(timeout=60_000)
+    expect(page.get_by_text(re.compile(r"^Saved \d"))).to_be_visible()
     page.reload()
     expect(wedge).to_contain_text("5 ✓")
     wedge.tap()

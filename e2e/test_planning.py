@@ -25,11 +25,11 @@ def interview(page: Page) -> None:
 
 
 def hit_six(page: Page, application) -> None:
-    expect(page.get_by_text("Feed open")).to_be_visible(timeout=30_000)
+    expect(page.get_by_text("Feed open")).to_be_visible()
     shots = page.get_by_role("list", name="Shots of this build").get_by_role("listitem")
     expect(shots).to_have_count(0)
     assert application.launch("monitor", "--bay", "Bay 1", "--shots", "6", "--every", "0.05").returncode == 0
-    expect(shots).to_have_count(6, timeout=30_000)
+    expect(shots).to_have_count(6)
 
 
 def two_clubs_agreed(page: Page) -> None:

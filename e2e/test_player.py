@@ -5,8 +5,6 @@ import re
 from playwright.sync_api import Browser, Page, expect
 from steps import accessible, be_signed_in, session_of
 
-FEED = 60_000
-
 
 def open_screen(page: Page) -> str:
     """The code of the player's screen, with the monitor's own turned away."""
@@ -53,7 +51,7 @@ def test_the_players_screen_through_every_mode(page: Page, browser: Browser, app
 
     # A shot is counted on both screens without either being touched.
     page.get_by_role("button", name="Hit 1").click()
-    expect(player.get_by_test_id("player-blind")).to_have_text("C7 shots", timeout=FEED)
+    expect(player.get_by_test_id("player-blind")).to_have_text("C7 shots")
     expect(page.get_by_role("button", name=re.compile("^Shot 7"))).to_be_visible()
 
     shown = page.get_by_role("region", name="The player’s screen")

@@ -13,7 +13,7 @@ from pathlib import Path
 
 import psycopg
 from playwright.sync_api import Browser, Page, expect
-from steps import be_signed_in, servers
+from steps import PATIENCE_S, be_signed_in, servers
 
 ROOT = Path(__file__).resolve().parents[1]
 TYPE = """async ([session, carry]) => {
@@ -94,14 +94,14 @@ def test_screens_of_two_processes_show_each_shot_and_outlive_one_of_them(browser
     os.kill(first, signal.SIGKILL)
     typed(two, 168)
     for each in (one, two):
-        expect(each.get_by_text("Feed open")).to_be_visible(timeout=30_000)
-        expect(each.get_by_test_id("last-carry")).to_have_text("168", timeout=30_000)
+        expect(each.get_by_text("Feed open")).to_be_visible()
+        expect(each.get_by_test_id("last-carry")).to_have_text("168")
     typed(one, 179)
     for each in (one, two):
-        expect(each.get_by_test_id("last-carry")).to_have_text("179", timeout=30_000)
+        expect(each.get_by_test_id("last-carry")).to_have_text("179")
     assert shots(application) == before + 5
     # Another has taken its place.
-    until = time.monotonic() + 30
+    until = time.monotonic() + PATIENCE_S
     while first in servers(application) and time.monotonic() < until:
         time.sleep(0.2)
     assert first not in servers(application) and second in servers(application)
@@ -127,7 +127,7 @@ def test_dev_starts_again_when_a_file_is_saved(application, another) -> None:
     dev.run("dev")
     (first,) = json.loads((dev.home / "run.json").read_text())["servers"]
     (ROOT / "server" / "common" / "words.py").touch()
-    until = time.monotonic() + 30
+    until = time.monotonic() + PATIENCE_S
     while json.loads((dev.home / "run.json").read_text())["servers"] == [first] and time.monotonic() < until:
         time.sleep(0.2)
     (second,) = json.loads((dev.home / "run.json").read_text())["servers"]

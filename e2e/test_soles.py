@@ -112,7 +112,7 @@ def test_a_whole_staged_test_by_the_keyboard_alone_ends_in_a_reveal_and_a_chosen
     hit = application.launch("monitor", "--bay", "Bay 2", "--shots", "4", "--every", "0")
     assert hit.returncode == 0, hit.stderr
     shots = page.get_by_test_id("shots-of-code")
-    expect(shots).to_contain_text("4 of 3 shots", timeout=60_000)
+    expect(shots).to_contain_text("4 of 3 shots")
     page.keyboard.press("x")
     expect(shots).to_contain_text("3 of 3 shots")
     accessible(page)
@@ -207,19 +207,19 @@ def test_by_touch_with_an_assistant_and_a_stretch_without_a_line(browser: Browse
         fitter.play(2)
         for _ in range(2):  # the second reload finds what the first could not read anew
             page.reload()
-            expect(page.get_by_test_id("code")).to_be_visible(timeout=30_000)
+            expect(page.get_by_test_id("code")).to_be_visible()
             page.wait_for_timeout(6000)
         fitter.play(2)
         # The assistant still sees which word is which club, and what is on its shaft waits for the line.
         assistant.reload()
-        expect(assistant.get_by_role("heading", name="Hand the word the fitter calls.")).to_be_visible(timeout=30_000)
+        expect(assistant.get_by_role("heading", name="Hand the word the fitter calls.")).to_be_visible()
         clubs = assistant.get_by_role("region", name="Which code is which club").get_by_role("button")
         clubs.first.tap()
         expect(clubs.first).to_have_attribute("aria-pressed", "true")
         expect(page.get_by_text(re.compile("changes? wait"))).to_be_visible()
     finally:
         os.kill(application.process.pid, signal.SIGCONT)
-    expect(page.get_by_text(re.compile(r"^Saved \d"))).to_be_visible(timeout=60_000)
+    expect(page.get_by_text(re.compile(r"^Saved \d"))).to_be_visible()
     expect(page.get_by_test_id("handed")).to_have_text("5")
     expect(assistant.get_by_test_id("hand")).to_have_text(fitter.shown)
     assistant.reload()

@@ -21,9 +21,9 @@ from typing import Any
 
 import psycopg
 import pytest
+from steps import PATIENCE_S
 
 SHOTS = int(os.environ.get("HEMICYCLE_TRIAL_SHOTS", "300"))  # in both bays together; 5,000 for the long trial
-PATIENCE_S = 20
 
 
 Application = Any  # conftest.Application

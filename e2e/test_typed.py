@@ -10,7 +10,7 @@ import time
 import psycopg
 import pytest
 from playwright.sync_api import Browser, Page, expect
-from steps import be_signed_in, servers
+from steps import PATIENCE_S, be_signed_in, servers
 
 
 def brief(page: Page, application, number: int = 1) -> None:
@@ -72,10 +72,10 @@ def test_what_is_typed_while_the_server_is_stopped_is_saved_when_it_is_back(tab:
     tab.get_by_label("Notes").fill("While it was away")
     tab.get_by_label("Clubs carried").fill("13")
     # One, or two where the first was on its way before the second was typed.
-    expect(tab.get_by_text(re.compile(r"^\d changes? waits? for the line"))).to_be_visible(timeout=30_000)
+    expect(tab.get_by_text(re.compile(r"^\d changes? waits? for the line"))).to_be_visible()
     tab.wait_for_timeout(700)
     os.kill(application.process.pid, signal.SIGCONT)
-    expect(tab.get_by_text(re.compile(r"^Saved \d"))).to_be_visible(timeout=30_000)
+    expect(tab.get_by_text(re.compile(r"^Saved \d"))).to_be_visible()
     assert (stored(application, "notes"), stored(application, "most_clubs")) == ("While it was away", 13)
 
 
@@ -102,7 +102,7 @@ def test_a_reload_in_mid_word_loses_no_letter(tab: Page, application) -> None:
     expect(tab.get_by_label("Notes")).to_have_value("Half a wor")
     tab.get_by_label("Notes").press("End")
     tab.get_by_label("Notes").press_sequentially("d")
-    until = time.monotonic() + 15
+    until = time.monotonic() + PATIENCE_S
     while stored(application, "notes") != "Half a word" and time.monotonic() < until:
         tab.wait_for_timeout(100)
     assert stored(application, "notes") == "Half a word"
@@ -133,16 +133,16 @@ def test_typed_without_a_line_reloaded_and_typed_on_is_one_text(tab: Page, appli
     expect(tab.get_by_text(re.compile(r"^Saved \d"))).to_be_visible()
     tab.route("**/api/**", lambda route: route.abort())
     tab.get_by_label("Notes").fill("Typed in the field")
-    expect(tab.get_by_text(re.compile(r"waits? for the line"))).to_be_visible(timeout=30_000)
+    expect(tab.get_by_text(re.compile(r"waits? for the line"))).to_be_visible()
     tab.reload()
     expect(tab.get_by_label("Notes")).to_have_value("Typed in the field")
     tab.get_by_label("Notes").press("End")
     tab.get_by_label("Notes").press_sequentially(", and on")
     tab.unroute("**/api/**")
-    expect(tab.get_by_text(re.compile(r"^Saved \d"))).to_be_visible(timeout=30_000)
+    expect(tab.get_by_text(re.compile(r"^Saved \d"))).to_be_visible()
     expect(tab.get_by_label("Notes")).to_have_value("Typed in the field, and on")
     expect(tab.get_by_role("alert", name="Two people wrote here")).to_have_count(0)
-    until = time.monotonic() + 15
+    until = time.monotonic() + PATIENCE_S
     while stored(application, "notes") != "Typed in the field, and on" and time.monotonic() < until:
         tab.wait_for_timeout(100)
     assert stored(application, "notes") == "Typed in the field, and on"
@@ -162,4 +162,4 @@ def test_a_server_that_stands_still_under_an_open_bay_is_said_within_seconds(tab
     finally:
         for pid in [*pids, application.process.pid]:
             os.kill(pid, signal.SIGCONT)
-    expect(tab.get_by_text("Feed open")).to_be_visible(timeout=30_000)
+    expect(tab.get_by_text("Feed open")).to_be_visible()

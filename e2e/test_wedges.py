@@ -7,15 +7,13 @@ from playwright.sync_api import Page, expect
 from steps import accessible, be_signed_in, session_of
 from test_any_club import go
 
-FEED = 60_000
-
 
 def hit(page: Page, application, shots: int, of_them: int | None = None) -> None:
     """So many shots with what is in hand, and wait until they are there. of_them: in the list by then."""
     played = application.launch("monitor", "--bay", "Bay 1", "--shots", str(shots), "--every", "0")
     assert played.returncode == 0, played.stderr
     listed = page.get_by_role("list", name="Shots of this build").get_by_role("listitem")
-    expect(listed).to_have_count(of_them or shots, timeout=FEED)
+    expect(listed).to_have_count(of_them or shots)
 
 
 def take(page: Page, name: str) -> None:
@@ -207,7 +205,7 @@ def test_part_swings_are_hit_by_touch_and_the_distance_card_is_printed(page: Pag
     expect(page.get_by_text("58°, half: 1 more shot.").locator("visible=true")).to_be_visible()
     played = application.launch("monitor", "--bay", "Bay 2", "--shots", "1", "--every", "0")
     assert played.returncode == 0, played.stderr
-    expect(grid.get_by_role("button", name=re.compile("^58° half, 3 of 3"))).to_be_visible(timeout=FEED)
+    expect(grid.get_by_role("button", name=re.compile("^58° half, 3 of 3"))).to_be_visible()
     page.keyboard.press("]")
     expect(grid.get_by_role("button", pressed=True)).to_have_accessible_name(re.compile("^58° .*, 0 of 3"))
     page.keyboard.press("w")
