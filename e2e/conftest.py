@@ -24,7 +24,7 @@ from typing import Any
 import psycopg
 import pytest
 from playwright.sync_api import Browser, BrowserContext, Page, expect
-from steps import PATIENCE_S
+from steps import PATIENCE_S, comes
 
 from launcher.common import server_env
 from launcher.postgres import temporary
@@ -111,11 +111,12 @@ class Application:
 
     def answers(self) -> None:
         """Wait until it does; whatever a test did to its processes, the launcher starts them again."""
-        for _ in range(5 * PATIENCE_S):
-            with suppress(OSError), urllib.request.urlopen(f"{self.address}/api/me", timeout=5):
-                return
-            time.sleep(0.2)
-        raise AssertionError("It does not answer.")
+        assert comes(self._answers), "It does not answer."
+
+    def _answers(self) -> bool:
+        with suppress(OSError), urllib.request.urlopen(f"{self.address}/api/me", timeout=5):
+            return True
+        return False
 
     def stop(self) -> int:
         assert self.process is not None
@@ -125,14 +126,8 @@ class Application:
 
     def launch(self, *words: str) -> subprocess.CompletedProcess[str]:
         """Another command of the launcher beside the running one."""
-        return subprocess.run(
-            [str(ROOT / "hemicycle"), *words],
-            env=self.env,
-            capture_output=True,
-            text=True,
-            timeout=4 * PATIENCE_S,
-            check=False,
-        )
+        command, patience = [str(ROOT / "hemicycle"), *words], 4 * PATIENCE_S
+        return subprocess.run(command, env=self.env, capture_output=True, text=True, timeout=patience, check=False)
 
 
 def free_port() -> int:

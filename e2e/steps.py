@@ -5,6 +5,7 @@ from __future__ import annotations
 import json
 import re
 import time
+from collections.abc import Callable
 from pathlib import Path
 
 from axe_playwright_python.sync_playwright import Axe
@@ -13,27 +14,34 @@ from playwright.sync_api import Locator, Page, expect
 PATIENCE_S = 150  # a slow machine is slow, not wrong
 DEMO = Path(__file__).resolve().parents[1] / "demo" / "monitor-export.csv"
 
-# Buttons fade from one theme to the other: what is looked at has arrived. In what is folded a fade stands still and
-# never ends; and whatever does not end otherwise holds nobody up, as a fade takes a fifth of a second.
+# Buttons fade from one theme to the other: what is looked at has arrived. What was folded while it faded stands still
+# and never ends.
 TURNED = """async (theme) => {
   document.documentElement.dataset.theme = theme;
-  const late = new Promise((over) => setTimeout(over, 3000));
-  const drawn = new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
-  await Promise.race([late, drawn]);
+  await new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn)));
   const fading = document.getAnimations()
     .filter((each) => each instanceof CSSTransition && each.effect.target.checkVisibility());
-  await Promise.race([late, Promise.allSettled(fading.map((each) => each.finished))]);
+  await Promise.allSettled(fading.map((each) => each.finished));
 }"""
+
+
+def comes(met: Callable[[], bool]) -> bool:
+    """Wait until it is so; whether it came to be."""
+    until = time.monotonic() + PATIENCE_S
+    while not (so := met()) and time.monotonic() < until:
+        time.sleep(0.1)
+    return so
+
+
+def running_servers(application) -> list[int]:
+    found: list[int] = json.loads((application.home / "run.json").read_text())["servers"]
+    return found
 
 
 def servers(application) -> list[int]:
     """Its server processes, once both of them serve or are about to."""
-    until = time.monotonic() + PATIENCE_S
-    while True:
-        found: list[int] = json.loads((application.home / "run.json").read_text())["servers"]
-        if len(found) == 2 or time.monotonic() > until:
-            return found
-        time.sleep(0.1)
+    comes(lambda: len(running_servers(application)) == 2)
+    return running_servers(application)
 
 
 def sign_in(page: Page, application) -> None:

@@ -10,7 +10,7 @@ import time
 import psycopg
 import pytest
 from playwright.sync_api import Browser, Page, expect
-from steps import PATIENCE_S, be_signed_in, servers
+from steps import be_signed_in, comes, servers
 
 
 def brief(page: Page, application, number: int = 1) -> None:
@@ -102,10 +102,7 @@ def test_a_reload_in_mid_word_loses_no_letter(tab: Page, application) -> None:
     expect(tab.get_by_label("Notes")).to_have_value("Half a wor")
     tab.get_by_label("Notes").press("End")
     tab.get_by_label("Notes").press_sequentially("d")
-    until = time.monotonic() + PATIENCE_S
-    while stored(application, "notes") != "Half a word" and time.monotonic() < until:
-        tab.wait_for_timeout(100)
-    assert stored(application, "notes") == "Half a word"
+    assert comes(lambda: stored(application, "notes") == "Half a word")
 
 
 def test_a_digit_or_letter_in_a_list_or_a_slider_stays_there_and_reasons_stay_through_places(
@@ -142,10 +139,7 @@ def test_typed_without_a_line_reloaded_and_typed_on_is_one_text(tab: Page, appli
     expect(tab.get_by_text(re.compile(r"^Saved \d"))).to_be_visible()
     expect(tab.get_by_label("Notes")).to_have_value("Typed in the field, and on")
     expect(tab.get_by_role("alert", name="Two people wrote here")).to_have_count(0)
-    until = time.monotonic() + PATIENCE_S
-    while stored(application, "notes") != "Typed in the field, and on" and time.monotonic() < until:
-        tab.wait_for_timeout(100)
-    assert stored(application, "notes") == "Typed in the field, and on"
+    assert comes(lambda: stored(application, "notes") == "Typed in the field, and on")
 
 
 def test_a_server_that_stands_still_under_an_open_bay_is_said_within_seconds(tab: Page, application) -> None:
@@ -158,7 +152,7 @@ def test_a_server_that_stands_still_under_an_open_bay_is_said_within_seconds(tab
     began = time.monotonic()
     try:
         expect(tab.get_by_text(re.compile(r"^Nothing heard since \d\d:\d\d:\d\d"))).to_be_visible()
-        assert time.monotonic() - began < 7.5  # 6 s, and what a busy machine takes on top
+        assert time.monotonic() - began < 12  # 6 s, and as much again where a machine is busy
     finally:
         for pid in [*pids, application.process.pid]:
             os.kill(pid, signal.SIGCONT)
